@@ -1,0 +1,316 @@
+// dot-lane-cli: the whole road for scripts and tests.
+#include <QApplication>
+#include <QEventLoop>
+#include <QFileInfo>
+#include <cstdio>
+#include <filesystem>
+
+#include "app/shots.hpp"
+#include "cli/options.hpp"
+#include "cli/report.hpp"
+#include "core/format/files.hpp"
+#include "core/format/svg_reader.hpp"
+#include "core/format/svg_writer.hpp"
+#include "core/project/edit.hpp"
+#include "core/project/presets.hpp"
+#include "core/text_scan.hpp"
+#include "device/sim_cutter_link.hpp"
+#include "render/sheet_export.hpp"
+#include "render/theme.hpp"
+
+namespace dotlane::cli {
+namespace {
+
+constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
+
+  inspect FILE                 what is in a drawing or project: size, lines, lengths, areas, findings
+  import FILE -o P.dotlane     a project with the drawing as a piece
+         [--role '#rrggbb=ROLE[:TOOL]']...  roles (cut score draw foil engrave print guide) and tools by colour
+         [--per-inch N]        artwork units per inch, for a file that states no size (96)
+         [--stock ID] [--name NAME] [--split-layers] [--bring-on]
+  plan P                       the passes
+  check P                      the findings; exit code 1 when one is an error
+  dry-run P [--picture-dir D]  the whole job on the simulated cutter, pauses confirmed as the job wants
+  export P -o FILE             .svg .hpgl .plt .png .pdf  [--sheet N] [--pass N] [--per-mm N]
+  shots P -o DIR               a PNG of every main view at 1280 x 800
+  tools P | stocks P           what the rack and the shelf hold, with their ids
+
+P is a .dotlane project; where it is an .svg drawing, it is taken as import would take it.
+Exit codes: 0 done, 1 findings of severity error, 2 bad use or unreadable input.
+)";
+
+void print(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stdout); }
+void print_json(const Json& json) { print(json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"); }
+
+[[noreturn]] void refuse(std::string message, std::string place = {}) {
+  throw Stop{{ErrorKind::bad_request, std::move(message), std::move(place)}};
+}
+
+bool ends_with(const std::string& path, const char* ending) { return lower_case(path).ends_with(ending); }
+
+/// A QApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.
+std::unique_ptr<QApplication> application() {
+  static int argc = 1;
+  static char name[] = "dot-lane-cli";
+  static char* argv[] = {name, nullptr};
+  if (!qEnvironmentVariableIsSet("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+  auto app = std::make_unique<QApplication>(argc, argv);
+  load_fonts();
+  return app;
+}
+
+struct Input {
+  Project project;
+  std::optional<Artwork> art;
+};
+
+Input load(const std::string& path, double per_inch = 96) {
+  if (ends_with(path, ".dotlane")) return {need(load_project(path)), std::nullopt};
+  SvgOptions options;
+  options.assumed_per_inch = per_inch;
+  const std::string bytes = need(read_file(path, options.max_bytes));
+  Artwork art = need(read_svg(bytes, path, options));
+  Project project = new_project(std::filesystem::path(path).stem().string());
+  project = add_artwork(std::move(project), art, path);
+  return {std::move(project), std::move(art)};
+}
+
+int inspect(Options o, bool json) {
+  const std::string file = o.positional("the file");
+  const double per_inch = o.number("--per-inch", 96);
+  o.finish();
+  const Input input = load(file, per_inch);
+  DrawingCache cache;
+  const Json report = inspect_report(input.project, derive(input.project, cache), input.art ? &*input.art : nullptr);
+  json ? print_json(report) : print(inspect_text(report));
+  return 0;
+}
+
+void assign(Project& project, const std::string& rule) {
+  const auto equals = rule.find('=');
+  const auto colon = rule.find(':', equals == std::string::npos ? 0 : equals);
+  const auto color = parse_color(rule.substr(0, equals));
+  const auto role = equals == std::string::npos
+                        ? std::nullopt
+                        : role_from(rule.substr(equals + 1, colon == std::string::npos ? std::string::npos : colon - equals - 1));
+  if (!color || !role) refuse("--role \"" + rule + "\" is not of the form '#rrggbb=cut' or '#rrggbb=draw:pen-black'");
+  std::string tool;
+  if (colon != std::string::npos) {
+    const std::string wanted = rule.substr(colon + 1);
+    for (const auto& t : project.tools) {
+      if (t.id == wanted || t.name == wanted) tool = t.id;
+    }
+    if (tool.empty()) {
+      std::string rack;
+      for (const auto& t : project.tools) rack += (rack.empty() ? "" : ", ") + t.id;
+      refuse("there is no tool \"" + wanted + "\" in the rack; it has " + rack);
+    }
+  }
+  const auto lines = lines_of_color(project, *color);
+  if (lines.empty()) refuse("no line has the colour " + hex(*color));
+  project = assign_role(std::move(project), lines, *role, tool);
+}
+
+int import(Options o, bool json) {
+  const std::string file = o.positional("the drawing");
+  const auto out = o.value("-o");
+  const auto roles = o.values("--role");
+  const double per_inch = o.number("--per-inch", 0);
+  const auto stock = o.value("--stock");
+  const auto name = o.value("--name");
+  const bool split = o.flag("--split-layers"), bring = o.flag("--bring-on");
+  o.finish();
+  if (!out) refuse("-o P.dotlane is missing");
+  Input input = load(file, per_inch > 0 ? per_inch : 96);
+  Project& project = input.project;
+  if (per_inch > 0 && input.art && input.art->unit_source == UnitSource::assumed) {
+    project = settle_size(std::move(project), project.pieces.front()->id, per_inch);
+  }
+  if (name) project.name = *name;
+  if (stock) {
+    if (!find_stock(project, *stock)) refuse("there is no stock \"" + *stock + "\"; see dot-lane-cli stocks");
+    for (const auto& piece : std::vector(project.pieces)) project = set_stock(std::move(project), piece->id, *stock);
+  }
+  for (const auto& rule : roles) assign(project, rule);
+  if (split) {
+    for (const auto& piece : std::vector(project.pieces)) project = split_by_layer(std::move(project), piece->id);
+  }
+  if (bring) {
+    std::vector<int> ids;
+    for (const auto& piece : project.pieces) ids.push_back(piece->id);
+    project = bring_onto_mat(std::move(project), ids);
+  }
+  need(save_project(project, *out));
+  DrawingCache cache;
+  const Derived derived = derive(project, cache);
+  if (json) {
+    print_json(Json{{"project", *out}, {"pieces", project.pieces.size()}, {"findings", findings_report(derived.findings)}});
+  } else {
+    print("Wrote " + *out + "\n" + findings_text(derived.findings));
+  }
+  return 0;
+}
+
+int plan(Options o, bool json) {
+  const Input input = load(o.positional("the project"));
+  o.finish();
+  DrawingCache cache;
+  const Derived derived = derive(input.project, cache);
+  json ? print_json(plan_report(derived.plan)) : print(plan_text(input.project, derived.plan));
+  return 0;
+}
+
+int check_command(Options o, bool json) {
+  const Input input = load(o.positional("the project"));
+  o.finish();
+  DrawingCache cache;
+  const Derived derived = derive(input.project, cache);
+  json ? print_json(Json{{"findings", findings_report(derived.findings)}}) : print(findings_text(derived.findings));
+  return worst(derived.findings) == Severity::error ? 1 : 0;
+}
+
+int dry_run(Options o, bool json) {
+  const Input input = load(o.positional("the project"));
+  const auto pictures = o.value("--picture-dir");
+  o.finish();
+  const auto app = application();
+  DrawingCache cache;
+  const Derived derived = derive(input.project, cache);
+  if (derived.plan.passes.empty()) refuse("nothing to run: no line has a role and a tool");
+  auto held = [](const std::vector<HolderLoad>& loads) {
+    std::vector<std::string> out;
+    for (const auto& l : loads) out.push_back(l.holds);
+    return out;
+  };
+  SimCutterLink link;
+  QEventLoop loop;
+  RunRecord record;
+  QObject::connect(&link, &CutterLink::paused, &link, [&](const LoadMarker& wanted) { link.confirmLoaded(wanted.holders); });
+  QObject::connect(&link, &CutterLink::finished, &loop, [&](const RunRecord& r) {
+    record = r;
+    loop.quit();
+  });
+  link.setTimeScale(0);
+  link.start(compile(derived.plan, input.project.machine), held(derived.plan.first_load));
+  if (link.running()) loop.exec();
+  const Json report = run_report(record, derived.plan);
+  json ? print_json(report) : print(run_text(report));
+  if (pictures) {
+    std::error_code status;
+    std::filesystem::create_directories(*pictures, status);
+    for (const auto& sheet : input.project.sheets) {
+      const std::string path = *pictures + "/sheet-" + std::to_string(sheet.id) + ".png";
+      if (!outcome_image(input.project, record, sheet, 4).save(QString::fromStdString(path))) refuse("cannot be written", path);
+    }
+  }
+  return record.outcome == Outcome::done ? 0 : 1;
+}
+
+int export_command(Options o, bool json) {
+  const Input input = load(o.positional("the project"));
+  const auto out = o.value("-o");
+  const ExportSelection selection{o.integer("--sheet", 0), o.integer("--pass", 0)};
+  const double per_mm = o.number("--per-mm", 8);
+  o.finish();
+  if (!out) refuse("-o FILE is missing");
+  DrawingCache cache;
+  const Derived derived = derive(input.project, cache);
+  if (selection.pass > static_cast<int>(derived.plan.passes.size())) {
+    refuse("there is no pass " + std::to_string(selection.pass) + "; the plan has " + std::to_string(derived.plan.passes.size()));
+  }
+  bool known_sheet = selection.sheet == 0;
+  for (const auto& sheet : input.project.sheets) known_sheet = known_sheet || sheet.id == selection.sheet;
+  if (!known_sheet) refuse("there is no sheet " + std::to_string(selection.sheet));
+  if (ends_with(*out, ".svg")) {
+    need(write_file(*out, write_svg(input.project, derived.layout, derived.plan, selection)));
+  } else if (ends_with(*out, ".hpgl") || ends_with(*out, ".plt")) {
+    need(write_file(*out, compile(select(derived.plan, selection), input.project.machine).hpgl));
+  } else if (ends_with(*out, ".png")) {
+    if (per_mm > 60) refuse("--per-mm takes up to 60 px a mm");
+    const auto app = application();
+    if (!sheet_image(input.project, derived, selection, per_mm).save(QString::fromStdString(*out))) refuse("cannot be written", *out);
+  } else if (ends_with(*out, ".pdf")) {
+    const auto app = application();
+    need(write_sheet_pdf(input.project, derived, selection, QString::fromStdString(*out)));
+  } else {
+    refuse("the ending must be .svg, .hpgl, .plt, .png or .pdf", *out);
+  }
+  if (json) print_json(Json{{"file", *out}});
+  return 0;
+}
+
+int shots(Options o, bool json) {
+  const std::string project = o.positional("the project");
+  const auto out = o.value("-o");
+  o.finish();
+  if (!out) refuse("-o DIR is missing");
+  const auto app = application();
+  const auto files = need(take_shots(project, *out));
+  if (json) {
+    print_json(Json{{"files", files}});
+  } else {
+    for (const auto& file : files) print(file + "\n");
+  }
+  return 0;
+}
+
+int shelf(Options o, bool json, bool tools) {
+  const Input input = load(o.positional("the project"));
+  o.finish();
+  Json list = Json::array();
+  std::string text;
+  if (tools) {
+    for (const auto& t : input.project.tools) {
+      list.push_back({{"id", t.id}, {"name", t.name}, {"kind", t.kind}, {"tip_width_mm", t.tip_width_mm}, {"ink", hex(t.ink)}});
+      text += t.id + "\t" + t.name + "\n";
+    }
+  } else {
+    for (const auto& s : input.project.stocks) {
+      list.push_back({{"id", s.id}, {"name", s.name}, {"thickness_mm", s.thickness_mm}, {"grammage_gsm", s.grammage_gsm}});
+      text += s.id + "\t" + s.name + "\n";
+    }
+  }
+  json ? print_json(Json{{tools ? "tools" : "stocks", list}}) : print(text);
+  return 0;
+}
+
+int run(std::vector<std::string> words) {
+  Options o(std::move(words));
+  const bool json = o.flag("--json");
+  if (o.flag("--help") || o.flag("-h")) {
+    print(kHelp);
+    return 0;
+  }
+  const std::string command = o.positional("a command");
+  if (command == "help") {
+    print(kHelp);
+    return 0;
+  }
+  if (command == "inspect") return inspect(std::move(o), json);
+  if (command == "import") return import(std::move(o), json);
+  if (command == "plan") return plan(std::move(o), json);
+  if (command == "check") return check_command(std::move(o), json);
+  if (command == "dry-run") return dry_run(std::move(o), json);
+  if (command == "export") return export_command(std::move(o), json);
+  if (command == "shots") return shots(std::move(o), json);
+  if (command == "tools" || command == "stocks") return shelf(std::move(o), json, command == "tools");
+  refuse("there is no command \"" + command + "\"; try dot-lane-cli help");
+}
+
+}  // namespace
+}  // namespace dotlane::cli
+
+int main(int argc, char** argv) {
+  try {
+    return dotlane::cli::run({argv + 1, argv + argc});
+  } catch (const dotlane::cli::Stop& stop) {
+    std::string line = stop.error.line();
+    for (char& c : line) {
+      if (c == '\n' || c == '\r') c = ' ';
+    }
+    std::fprintf(stderr, "dot-lane-cli: %s\n", line.c_str());
+  } catch (const std::exception& e) {
+    std::fprintf(stderr, "dot-lane-cli: %s\n", e.what());
+  }
+  return 2;
+}

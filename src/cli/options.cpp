@@ -1,0 +1,66 @@
+#include "cli/options.hpp"
+
+#include <algorithm>
+
+#include "core/text_scan.hpp"
+
+namespace dotlane::cli {
+namespace {
+
+[[noreturn]] void refuse(std::string message) { throw Stop{{ErrorKind::bad_request, std::move(message), ""}}; }
+
+}  // namespace
+
+bool Options::flag(const std::string& name) {
+  const auto at = std::find(words_.begin(), words_.end(), name);
+  if (at == words_.end()) return false;
+  words_.erase(at);
+  return true;
+}
+
+std::vector<std::string> Options::values(const std::string& name) {
+  std::vector<std::string> out;
+  for (;;) {
+    const auto at = std::find(words_.begin(), words_.end(), name);
+    if (at == words_.end()) return out;
+    if (at + 1 == words_.end()) refuse(name + " needs a value after it");
+    out.push_back(*(at + 1));
+    words_.erase(at, at + 2);
+  }
+}
+
+std::optional<std::string> Options::value(const std::string& name) {
+  auto all = values(name);
+  if (all.empty()) return std::nullopt;
+  return std::move(all.back());
+}
+
+std::string Options::positional(const std::string& what) {
+  const auto at = std::find_if(words_.begin(), words_.end(), [](const std::string& w) { return !w.starts_with("-"); });
+  if (at == words_.end()) refuse(what + " is missing; try dot-lane-cli help");
+  std::string word = *at;
+  words_.erase(at);
+  return word;
+}
+
+int Options::integer(const std::string& name, int missing) {
+  const auto text = value(name);
+  if (!text) return missing;
+  const auto v = to_integer(*text);
+  if (!v || *v < 0 || *v > 1'000'000) refuse(name + " wants a whole number, not \"" + *text + "\"");
+  return static_cast<int>(*v);
+}
+
+double Options::number(const std::string& name, double missing) {
+  const auto text = value(name);
+  if (!text) return missing;
+  const auto v = to_number(*text);
+  if (!v || *v <= 0) refuse(name + " wants a number above zero, not \"" + *text + "\"");
+  return *v;
+}
+
+void Options::finish() const {
+  if (!words_.empty()) refuse("\"" + words_.front() + "\" is not understood here; try dot-lane-cli help");
+}
+
+}  // namespace dotlane::cli

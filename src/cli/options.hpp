@@ -1,0 +1,45 @@
+// The words of a command line, taken one by one.
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "core/error.hpp"
+
+namespace dotlane::cli {
+
+/// Thrown for bad use or unreadable input; main() prints it as one line and exits with 2.
+struct Stop {
+  Error error;
+};
+
+/// The value, or the way out with exit code 2.
+template <class T>
+T need(Result<T> result) {
+  if (!result) throw Stop{result.error()};
+  if constexpr (!std::is_void_v<T>) return std::move(*result);
+}
+
+class Options {
+ public:
+  explicit Options(std::vector<std::string> words) : words_(std::move(words)) {}
+  /// Takes "--name"; true when it was there.
+  bool flag(const std::string& name);
+  /// Takes "--name value", the last one where there are several.
+  std::optional<std::string> value(const std::string& name);
+  /// Takes every "--name value".
+  std::vector<std::string> values(const std::string& name);
+  /// Takes the next word that is not an option; `what` names it in the error.
+  std::string positional(const std::string& what);
+  /// A whole number, or `missing`.
+  int integer(const std::string& name, int missing);
+  double number(const std::string& name, double missing);
+  /// Refuses what nobody took.
+  void finish() const;
+
+ private:
+  std::vector<std::string> words_;
+};
+
+}  // namespace dotlane::cli

@@ -1,0 +1,188 @@
+#include "cli/report.hpp"
+
+#include <cmath>
+
+#include "core/geometry/measure.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane::cli {
+namespace {
+
+/// Figures to a tenth of a micrometre: enough for any reader, short enough to read.
+double rounded(double v) { return std::round(v * 1e4) / 1e4; }
+
+Json box_list(const Box& b) {
+  if (b.empty()) return nullptr;
+  return Json{rounded(b.x0), rounded(b.y0), rounded(b.x1), rounded(b.y1)};
+}
+
+std::string padded(std::string text, std::size_t width, bool right = true) {
+  if (text.size() < width) text.insert(right ? 0 : text.size(), width - text.size(), ' ');
+  return text;
+}
+
+std::string minutes(double seconds) {
+  const auto s = static_cast<long>(std::lround(seconds));
+  return std::to_string(s / 60) + " min " + std::to_string(s % 60) + " s";
+}
+
+}  // namespace
+
+Json findings_report(const std::vector<Finding>& findings) {
+  Json out = Json::array();
+  for (const auto& f : findings) {
+    Json lines = Json::array();
+    for (const auto& ref : f.lines) lines.push_back(ref.piece ? std::to_string(ref.piece) + "/" + ref.line : ref.line);
+    Json fixes = Json::array();
+    for (const auto& fix : f.fixes) fixes.push_back(fix.label);
+    out.push_back({{"code", f.code}, {"severity", word(f.severity)}, {"message", f.message}, {"lines", lines}, {"fixes", fixes}});
+  }
+  return out;
+}
+
+Json inspect_report(const Project& project, const Derived& derived, const Artwork* art) {
+  Json lines = Json::array();
+  Box all;
+  int contours = 0, open = 0;
+  double length = 0, area = 0;
+  for (const auto& piece : project.pieces) {
+    for (const auto& line : piece->lines) {
+      const Path path = transformed(*line.path, piece->placement);
+      const Box box = bounds_of(path);
+      int closed_here = 0, open_here = 0;
+      for (const auto& c : path.contours) (c.closed ? closed_here : open_here) += 1;
+      const double l = length_of(path), a = enclosed_area_of(path);
+      lines.push_back({{"id", art ? line.id : std::to_string(piece->id) + "/" + line.id},
+                       {"layer", line.layer},
+                       {"color", hex(line.color)},
+                       {"role", word(line.role)},
+                       {"tool", line.tool},
+                       {"contours", closed_here},
+                       {"open", open_here},
+                       {"length_mm", rounded(l)},
+                       {"area_mm2", rounded(a)},
+                       {"bounds_mm", box_list(box)}});
+      all.add(box);
+      contours += closed_here, open += open_here, length += l, area += a;
+    }
+  }
+  Json out;
+  if (art) {
+    out["unit_source"] = art->unit_source == UnitSource::stated ? "stated" : "assumed";
+    out["per_inch"] = rounded(art->per_inch);
+    out["size_mm"] = {rounded(art->width_mm), rounded(art->height_mm)};
+  } else {
+    bool assumed = false;
+    for (const auto& piece : project.pieces) assumed = assumed || piece->source.unit_source == UnitSource::assumed;
+    out["unit_source"] = assumed ? "assumed" : "stated";
+    out["per_inch"] = project.pieces.empty() ? 96.0 : project.pieces.front()->source.per_inch;
+    out["size_mm"] = {rounded(all.width()), rounded(all.height())};
+  }
+  out["bounds_mm"] = box_list(all);
+  out["lines"] = std::move(lines);
+  out["totals"] = {{"contours", contours}, {"open", open}, {"length_mm", rounded(length)}, {"area_mm2", rounded(area)}, {"bounds_mm", box_list(all)}};
+  // A drawing's own findings name its lines by their ids alone.
+  auto findings = derived.findings;
+  if (art) {
+    for (auto& f : findings) {
+      for (auto& ref : f.lines) ref.piece = 0;
+    }
+  }
+  out["findings"] = findings_report(findings);
+  return out;
+}
+
+Json plan_report(const Plan& plan) {
+  Json passes = Json::array();
+  for (const auto& p : plan.passes) {
+    passes.push_back({{"index", p.index},
+                      {"load", p.load},
+                      {"sheet", p.sheet},
+                      {"role", word(p.role)},
+                      {"tool", p.tool},
+                      {"holder", p.holder},
+                      {"pause_before", p.pause_before},
+                      {"repeats", p.repeats},
+                      {"force_gf", rounded(p.force_gf)},
+                      {"speed_mm_s", rounded(p.speed_mm_s)},
+                      {"contours", p.contours},
+                      {"length_mm", rounded(p.length_mm)},
+                      {"travel_mm", rounded(p.travel_mm)},
+                      {"lifts", p.lifts},
+                      {"seconds", rounded(p.seconds)},
+                      {"key", p.key}});
+  }
+  return {{"passes", std::move(passes)},
+          {"pauses", plan.pauses.size()},
+          {"mirrored", plan.mirrored},
+          {"running_seconds", rounded(plan.running_seconds())},
+          {"seconds", rounded(plan.seconds)}};
+}
+
+Json run_report(const RunRecord& record, const Plan& plan) {
+  Json marked = Json::object();
+  for (const auto& [tool, mm] : record.marked_mm) marked[tool] = rounded(mm);
+  Json out{{"outcome", word(record.outcome)},
+           {"pauses", record.pauses},
+           {"marked_mm", marked},
+           {"seconds", rounded(record.seconds)},
+           {"planned_seconds", rounded(plan.running_seconds())}};
+  if (!record.problem.empty()) out["problem"] = record.problem;
+  return out;
+}
+
+std::string inspect_text(const Json& r) {
+  std::string out = "Size " + rounded_text(r["size_mm"][0], 2) + " x " + rounded_text(r["size_mm"][1], 2) + " mm, " +
+                    r["unit_source"].get<std::string>() + " (" + rounded_text(r["per_inch"], 2) + " per inch)\n";
+  out += padded("line", 24, false) + padded("colour", 9) + padded("role", 9) + padded("closed", 8) + padded("open", 6) +
+         padded("length mm", 13) + padded("area mm2", 13) + "\n";
+  for (const auto& l : r["lines"]) {
+    out += padded(l["id"].get<std::string>(), 24, false) + padded(l["color"].get<std::string>(), 9) +
+           padded(l["role"].get<std::string>(), 9) + padded(std::to_string(l["contours"].get<int>()), 8) +
+           padded(std::to_string(l["open"].get<int>()), 6) + padded(rounded_text(l["length_mm"], 2), 13) +
+           padded(rounded_text(l["area_mm2"], 2), 13) + "\n";
+  }
+  const auto& t = r["totals"];
+  out += padded("total", 42, false) + padded(std::to_string(t["contours"].get<int>()), 8) +
+         padded(std::to_string(t["open"].get<int>()), 6) + padded(rounded_text(t["length_mm"], 2), 13) +
+         padded(rounded_text(t["area_mm2"], 2), 13) + "\n";
+  for (const auto& f : r["findings"]) out += f["severity"].get<std::string>() + ": " + f["message"].get<std::string>() + "\n";
+  return out;
+}
+
+std::string plan_text(const Project& project, const Plan& plan) {
+  if (plan.passes.empty()) return "Nothing to run: no line has a role and a tool.\n";
+  std::string out = padded("pass", 5, false) + padded("holder", 7) + "  " + padded("role and tool", 38, false) +
+                    padded("lines mm", 11) + padded("travel mm", 11) + padded("lifts", 7) + padded("repeats", 9) + "  time\n";
+  for (const auto& p : plan.passes) {
+    if (p.pause_before) out += "     -- pause: hands needed --\n";
+    const Tool* tool = find_tool(project, p.tool);
+    out += padded(std::to_string(p.index), 5, false) + padded(std::to_string(p.holder), 7) + "  " +
+           padded(std::string(word(p.role)) + ", " + (tool ? tool->name : p.tool), 38, false) +
+           padded(rounded_text(p.length_mm, 1), 11) + padded(rounded_text(p.travel_mm, 1), 11) +
+           padded(std::to_string(p.lifts), 7) + padded(std::to_string(p.repeats), 9) + "  " + minutes(p.seconds) + "\n";
+  }
+  out += std::to_string(plan.passes.size()) + " passes, " + std::to_string(plan.pauses.size()) + " pauses, " +
+         minutes(plan.seconds) + " with hands on" + (plan.mirrored ? ", mirrored" : "") + "\n";
+  return out;
+}
+
+std::string findings_text(const std::vector<Finding>& findings) {
+  if (findings.empty()) return "Nothing found.\n";
+  std::string out;
+  for (const auto& f : findings) {
+    out += std::string(word(f.severity)) + " [" + f.code + "] " + f.message + "\n";
+    for (const auto& fix : f.fixes) out += "    can be settled: " + fix.label + "\n";
+  }
+  return out;
+}
+
+std::string run_text(const Json& r) {
+  std::string out = "Outcome: " + r["outcome"].get<std::string>() + ", " + std::to_string(r["pauses"].get<int>()) +
+                    " pauses, " + minutes(r["seconds"]) + " of running (planned " + minutes(r["planned_seconds"]) + ")\n";
+  if (r.contains("problem")) out += r["problem"].get<std::string>() + "\n";
+  for (const auto& [tool, mm] : r["marked_mm"].items()) out += padded(tool, 24, false) + padded(rounded_text(mm, 1), 12) + " mm marked\n";
+  return out;
+}
+
+}  // namespace dotlane::cli

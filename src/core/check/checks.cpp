@@ -1,0 +1,375 @@
+#include "core/check/checks.hpp"
+
+#include <algorithm>
+#include <map>
+#include <set>
+
+#include "core/check/doubled.hpp"
+#include "core/project/edit.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+/// Gaps up to this many mm are offered for closing (common practice, no published source).
+constexpr double kClosable = 2.0;
+
+std::string mm(double v, int decimals = 1) { return rounded_text(v, decimals) + " mm"; }
+
+std::string count(std::size_t n, const char* one, const char* many) {
+  return std::to_string(n) + " " + (n == 1 ? one : many);
+}
+
+class Checker {
+ public:
+  Checker(const Project& p, const Drawing& d, const Layout& l, const Plan& n)
+      : project_(p), drawing_(d), layout_(l), plan_(n) {}
+
+  std::vector<Finding> run() {
+    places();
+    tools();
+    stocks();
+    open_cuts();
+    doubled_cuts();
+    order();
+    notes();
+    guesses();
+    std::stable_sort(out_.begin(), out_.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
+    return std::move(out_);
+  }
+
+ private:
+  const Project& project_;
+  const Drawing& drawing_;
+  const Layout& layout_;
+  const Plan& plan_;
+  std::vector<Finding> out_;
+
+  Finding& add(std::string code, Severity severity, std::string message, std::vector<LineRef> lines = {}) {
+    return out_.emplace_back(Finding{std::move(code), severity, std::move(message), std::move(lines), {}});
+  }
+
+  template <class Visit>
+  void each_line(Visit visit) const {
+    for (const auto& piece : drawing_.pieces) {
+      for (std::size_t i = 0; i < piece->piece->lines.size(); ++i) visit(*piece, piece->piece->lines[i], i);
+    }
+  }
+
+  /// How far the box reaches beyond the area, mm; 0 inside.
+  static double beyond(const Box& box, const Box& area) {
+    return std::max({0.0, area.x0 - box.x0, area.y0 - box.y0, box.x1 - area.x1, box.y1 - area.y1});
+  }
+
+  void places() {
+    constexpr double kSlack = 0.005;
+    const Box mat = project_.machine.mat_area(), usable = project_.machine.usable_area();
+    for (const auto& sheet : project_.sheets) {
+      const Stock* stock = find_stock(project_, sheet.stock);
+      if (stock && beyond(sheet.area, mat) > kSlack) {
+        add("sheet-off-mat", Severity::warning,
+            stock->name + ": the sheet reaches " + mm(beyond(sheet.area, mat)) + " past the mat; move it or make it smaller.");
+      }
+    }
+    for (const auto& piece : drawing_.pieces) {
+      std::vector<LineRef> off_mat, off_usable, off_sheet;
+      Box run;  // what a tool will follow
+      double past_sheet = 0;
+      const Sheet* sheet = sheet_of(project_, piece->piece->stock);
+      for (std::size_t i = 0; i < piece->line_bounds.size(); ++i) {
+        const Line& line = piece->piece->lines[i];
+        const Box& box = piece->line_bounds[i];
+        if (!runs(line.role) || box.empty()) continue;
+        run.add(box);
+        const LineRef ref{piece->piece->id, line.id};
+        if (beyond(box, mat) > kSlack) {
+          off_mat.push_back(ref);
+        } else if (beyond(box, usable) > kSlack) {
+          off_usable.push_back(ref);
+        }
+        if (sheet && beyond(box, sheet->area) > kSlack) {
+          off_sheet.push_back(ref);
+          past_sheet = std::max(past_sheet, beyond(box, sheet->area));
+        }
+      }
+      const bool fits = run.width() <= usable.width() && run.height() <= usable.height();
+      auto offer = [&](Finding& finding) {
+        if (fits) finding.fixes.push_back({Fix::Kind::bring_onto_mat, "Bring onto the mat", "", 0, {{piece->piece->id, ""}}});
+      };
+      const std::string size = mm(run.width()) + " x " + mm(run.height());
+      const std::string room = mm(usable.width()) + " x " + mm(usable.height());
+      if (!off_mat.empty()) {
+        offer(add("off-mat", Severity::error,
+                  piece->piece->name + " reaches " + mm(beyond(run, mat)) + " past the mat" +
+                      (fits ? "; bring it onto the mat." : ": it is " + size + " and the mat takes " + room + "; make it smaller or split it."),
+                  off_mat));
+      } else if (!off_usable.empty()) {
+        offer(add("off-usable", Severity::warning,
+                  piece->piece->name + " reaches " + mm(beyond(run, usable)) + " into the border that the rollers need" +
+                      (fits ? "; move it inward." : ": it is " + size + " and the usable area is " + room + "."),
+                  off_usable));
+      }
+      if (off_mat.empty() && !off_sheet.empty()) {
+        add("off-sheet", Severity::warning,
+            piece->piece->name + " reaches " + mm(past_sheet) + " past its sheet; move it or use a larger sheet.", off_sheet);
+      }
+    }
+  }
+
+  void tools() {
+    std::vector<LineRef> missing;
+    std::map<std::pair<std::string, Role>, std::vector<LineRef>> wrong;
+    std::map<std::pair<std::string, std::string>, std::vector<LineRef>> thick;
+    each_line([&](const DrawnPiece& piece, const Line& line, std::size_t) {
+      if (!runs(line.role)) return;
+      const LineRef ref{piece.piece->id, line.id};
+      const Tool* tool = find_tool(project_, line.tool);
+      const Stock* stock = find_stock(project_, piece.piece->stock);
+      if (!tool) {
+        missing.push_back(ref);
+      } else if (!serves(*tool, line.role)) {
+        wrong[{tool->id, line.role}].push_back(ref);
+      } else if (stock && stock->thickness_mm > tool->thickest_mm) {
+        thick[{tool->id, stock->id}].push_back(ref);
+      }
+    });
+    auto offer = [&](Finding& finding, Role role, const std::string& stock) {
+      Project copy = project_;
+      const std::string better = choose_tool(copy, role, {}, stock);
+      const Tool* tool = find_tool(project_, better);
+      const Stock* material = find_stock(project_, stock);
+      if (tool && (!material || material->thickness_mm <= tool->thickest_mm)) {
+        finding.fixes.push_back({Fix::Kind::use_tool, "Use " + tool->name, better, 0, {}});
+      }
+    };
+    if (!missing.empty()) {
+      add("tool-missing", Severity::error,
+          count(missing.size(), "line has", "lines have") + " no tool and would be left out; choose one or add it to the rack.",
+          missing);
+    }
+    for (const auto& [key, lines] : wrong) {
+      auto& finding = add("tool-role", Severity::error,
+                          find_tool(project_, key.first)->name + " cannot " + std::string(word(key.second)) + ", and " +
+                              count(lines.size(), "line wants", "lines want") + " it to; choose a tool that can.",
+                          lines);
+      const Piece* piece = find_piece(project_, lines.front().piece);
+      if (key.second != Role::draw) offer(finding, key.second, piece ? piece->stock : "");
+    }
+    for (const auto& [key, lines] : thick) {
+      const Tool* tool = find_tool(project_, key.first);
+      const Stock* stock = find_stock(project_, key.second);
+      auto& finding = add("tool-stock", Severity::warning,
+                          stock->name + " is " + mm(stock->thickness_mm, 2) + " thick and " + tool->name + " is meant for " +
+                              mm(tool->thickest_mm, 2) + " at most; use a tool for thicker stock.",
+                          lines);
+      const Piece* piece = find_piece(project_, lines.front().piece);
+      for (const auto& line : piece->lines) {
+        if (line.id == lines.front().line) offer(finding, line.role, stock->id);
+      }
+    }
+  }
+
+  void stocks() {
+    const Machine& m = project_.machine;
+    for (const auto& placed : layout_.sheets) {
+      const Stock* stock = find_stock(project_, placed.sheet.stock);
+      if (!stock || placed.parts.empty()) continue;
+      if (stock->thickness_mm > m.rated_thickness_mm) {
+        add("stock-over-rating", Severity::warning,
+            stock->name + " is " + mm(stock->thickness_mm, 2) + " thick; the machine is rated for " +
+                mm(m.rated_thickness_mm, 2) + ". Do not go past the rating: see the machine's manual.");
+      }
+      std::set<Role> used;
+      for (const auto& part : placed.parts) {
+        for (const auto& line : part->piece->lines) used.insert(line.role);
+      }
+      for (const Role role : used) {
+        const double force = setting_for(*stock, role).force_gf;
+        if (runs(role) && force > m.max_force_gf) {
+          add("force-over-rating", Severity::warning,
+              stock->name + " asks for " + rounded_text(force, 0) + " gf to " + std::string(word(role)) +
+                  "; the machine gives " + rounded_text(m.max_force_gf, 0) + " gf at most and the plan keeps to that.");
+        }
+      }
+    }
+  }
+
+  void open_cuts() {
+    std::vector<LineRef> closable, open;
+    double widest = 0;
+    each_line([&](const DrawnPiece& piece, const Line& line, std::size_t) {
+      if (line.role != Role::cut) return;
+      bool any = false, near = true;
+      for (const auto& c : line.path->contours) {
+        if (c.closed) continue;
+        any = true;
+        const double gap = distance(piece.to_mat(c.start), piece.to_mat(c.segments.back().end));
+        near = near && gap <= kClosable;
+        if (gap <= kClosable) widest = std::max(widest, gap);
+      }
+      if (any) (near ? closable : open).push_back({piece.piece->id, line.id});
+    });
+    if (!closable.empty()) {
+      auto& finding = add("open-cut", Severity::warning,
+                          count(closable.size(), "cut line does", "cut lines do") + " not close; the widest gap is " +
+                              mm(widest, 2) + ", so the part would hang on. Close the gap.",
+                          closable);
+      finding.fixes.push_back({Fix::Kind::close_ends, "Close the gaps", "", kClosable, {}});
+    }
+    if (!open.empty()) {
+      add("open-cut", Severity::warning,
+          count(open.size(), "open line is", "open lines are") +
+              " set to cut and will only make a slit; should it be drawn or scored?",
+          open);
+    }
+  }
+
+  void doubled_cuts() {
+    constexpr double kLeast = 1.0;
+    for (const auto& placed : layout_.sheets) {
+      std::vector<std::vector<Polyline>> chains;
+      std::vector<LineRef> owner;
+      std::map<LineRef, double> length;
+      for (const auto& part : placed.parts) {
+        for (std::size_t i = 0; i < part->piece->lines.size(); ++i) {
+          const Line& line = part->piece->lines[i];
+          if (line.role != Role::cut) continue;
+          for (const auto& chain : part->flat->lines[i].chains) {
+            chains.push_back({part->on_mat(chain)});
+            owner.push_back({part->piece->id, line.id});
+            length[owner.back()] += length_of(chains.back().front());
+          }
+        }
+      }
+      std::vector<LineRef> lines;
+      double total = 0;
+      std::map<LineRef, double> covered;
+      for (const auto& pair : find_doubled(chains, kDoubled, kLeast)) {
+        total += pair.length_mm;
+        for (const auto& ref : {owner[pair.first], owner[pair.second]}) {
+          if (std::find(lines.begin(), lines.end(), ref) == lines.end()) lines.push_back(ref);
+        }
+        if (!(owner[pair.first] == owner[pair.second])) covered[owner[pair.second]] += pair.length_mm;
+      }
+      if (lines.empty()) continue;
+      auto& finding = add("doubled-cut", Severity::warning,
+                          mm(total) + " of cut lines lie on each other; the blade would go there twice and tear the edge. "
+                                      "Remove the double.",
+                          lines);
+      Fix fix{Fix::Kind::remove_lines, "Remove the doubles", "", 0, {}};
+      for (const auto& [ref, mm_covered] : covered) {
+        if (mm_covered > 0.98 * length[ref]) fix.on.push_back(ref);
+      }
+      if (!fix.on.empty()) finding.fixes.push_back(std::move(fix));
+    }
+  }
+
+  void order() {
+    for (std::size_t i = 0; i < plan_.passes.size(); ++i) {
+      const Pass& cut = plan_.passes[i];
+      if (cut.role != Role::cut) continue;
+      for (std::size_t j = i + 1; j < plan_.passes.size(); ++j) {
+        const Pass& later = plan_.passes[j];
+        if (later.sheet != cut.sheet || later.load != cut.load || later.role == Role::cut) continue;
+        auto& finding = add("cut-before", Severity::warning,
+                            "Pass " + std::to_string(cut.index) + " cuts before pass " + std::to_string(later.index) +
+                                " (" + std::string(word(later.role)) +
+                                "), which must land in register; a part cut loose can shift. Cut last.");
+        for (const auto& stroke : cut.strokes) {
+          const LineRef ref{stroke.piece, find_piece(project_, stroke.piece)->lines[stroke.line].id};
+          if (finding.lines.empty() || !(finding.lines.back() == ref)) finding.lines.push_back(ref);
+        }
+        finding.fixes.push_back({Fix::Kind::restore_order, "Cut last", "", 0, {}});
+        return;
+      }
+    }
+  }
+
+  void notes() {
+    if (plan_.mirrored) {
+      add("mirrored", Severity::info,
+          "The job is mirrored here, once; leave the mirror switch of the machine off, or it comes out the right way round again.");
+    }
+    for (const auto& piece : drawing_.pieces) {
+      for (Finding note : piece->piece->source.notes) {
+        if (note.code == "size-assumed") {
+          for (const double per_inch : {96.0, 90.0, 72.0}) {
+            const double s = piece->piece->source.per_inch / per_inch;
+            const std::string size = rounded_text(piece->bounds.width() * s, 1) + " x " + rounded_text(piece->bounds.height() * s, 1) + " mm";
+            note.fixes.push_back({Fix::Kind::set_per_inch, rounded_text(per_inch, 0) + " per inch: " + size, "", per_inch,
+                                  {{piece->piece->id, ""}}});
+          }
+        }
+        note.message = piece->piece->name + ": " + note.message;
+        out_.push_back(std::move(note));
+      }
+    }
+  }
+
+  void guesses() {
+    std::vector<LineRef> lines;
+    std::map<Role, std::size_t> roles;
+    each_line([&](const DrawnPiece& piece, const Line& line, std::size_t) {
+      if (!line.role_guessed) return;
+      lines.push_back({piece.piece->id, line.id});
+      ++roles[line.role];
+    });
+    if (lines.empty()) return;
+    std::string list;
+    for (const auto& [role, n] : roles) list += (list.empty() ? "" : ", ") + std::to_string(n) + " " + std::string(word(role));
+    std::string message = "The roles of " + count(lines.size(), "line", "lines") + " were guessed (" + list +
+                          ") and nobody has confirmed them.";
+    auto& finding = add("role-guessed", Severity::warning, std::move(message), std::move(lines));
+    finding.fixes.push_back({Fix::Kind::confirm_roles, "Confirm the roles", "", 0, {}});
+  }
+};
+
+std::vector<int> pieces_of(const std::vector<LineRef>& lines) {
+  std::set<int> ids;
+  for (const auto& ref : lines) ids.insert(ref.piece);
+  return {ids.begin(), ids.end()};
+}
+
+}  // namespace
+
+std::vector<Finding> check(const Project& project, const Drawing& drawing, const Layout& layout, const Plan& plan) {
+  return Checker(project, drawing, layout, plan).run();
+}
+
+Project apply_fix(Project project, const Finding& finding, const Fix& fix) {
+  const auto& lines = fix.on.empty() ? finding.lines : fix.on;
+  switch (fix.kind) {
+    case Fix::Kind::bring_onto_mat: return bring_onto_mat(std::move(project), pieces_of(lines));
+    case Fix::Kind::close_ends: return close_ends(std::move(project), lines, fix.number);
+    case Fix::Kind::remove_lines: return remove_lines(std::move(project), lines);
+    case Fix::Kind::confirm_roles: return confirm_roles(std::move(project), lines);
+    case Fix::Kind::restore_order:
+      project.plan.role_order = PlanSettings{}.role_order;
+      project.plan.pass_order.clear();
+      return project;
+    case Fix::Kind::set_per_inch:
+      for (const int id : pieces_of(lines)) project = settle_size(std::move(project), id, fix.number);
+      return project;
+    case Fix::Kind::use_tool: {
+      std::map<Role, std::vector<LineRef>> by_role;
+      for (const auto& ref : lines) {
+        const Piece* piece = find_piece(project, ref.piece);
+        if (!piece) continue;
+        for (const auto& line : piece->lines) {
+          if (line.id == ref.line) by_role[line.role].push_back(ref);
+        }
+      }
+      for (const auto& [role, refs] : by_role) project = assign_role(std::move(project), refs, role, fix.tool);
+      return project;
+    }
+  }
+  return project;
+}
+
+std::optional<Severity> worst(const std::vector<Finding>& findings) {
+  std::optional<Severity> out;
+  for (const auto& f : findings) out = out ? std::max(*out, f.severity) : f.severity;
+  return out;
+}
+
+}  // namespace dotlane

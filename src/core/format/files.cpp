@@ -1,0 +1,91 @@
+#include "core/format/files.hpp"
+
+#include <fcntl.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <cerrno>
+#include <cstring>
+#include <filesystem>
+#include <fstream>
+
+#include "core/format/project_json.hpp"
+
+namespace dotlane {
+namespace {
+
+tl::unexpected<Error> system_error(const char* what, const std::string& path) {
+  return fail(ErrorKind::unreadable, std::string(what) + ": " + std::strerror(errno), path);
+}
+
+void sync_folder(const std::filesystem::path& folder) {
+  const int fd = ::open(folder.empty() ? "." : folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC);
+  if (fd < 0) return;
+  ::fsync(fd);
+  ::close(fd);
+}
+
+}  // namespace
+
+Result<std::string> read_file(const std::string& path, std::size_t max_bytes) {
+  std::error_code status;
+  if (std::filesystem::is_directory(path, status)) return fail(ErrorKind::unreadable, "this is a folder", path);
+  std::ifstream in(path, std::ios::binary);
+  if (!in) return system_error("cannot be opened", path);
+  std::string bytes;
+  char chunk[1 << 16];
+  while (in.read(chunk, sizeof chunk), in.gcount() > 0) {
+    bytes.append(chunk, static_cast<std::size_t>(in.gcount()));
+    if (bytes.size() > max_bytes) {
+      return fail(ErrorKind::unsupported, "the file is larger than " + std::to_string(max_bytes >> 20) + " MB", path);
+    }
+  }
+  if (in.bad()) return system_error("cannot be read", path);
+  return bytes;
+}
+
+Result<void> write_file(const std::string& path, std::string_view bytes) {
+  // Through a link, the file it leads to is the one to replace.
+  std::error_code status;
+  const auto real = std::filesystem::weakly_canonical(path, status);
+  const std::string target = status ? path : real.string();
+  std::string temporary = target + ".XXXXXX";
+  const int fd = ::mkstemp(temporary.data());
+  if (fd < 0) return system_error("cannot be written here", path);
+  struct stat old {};
+  const mode_t mode = ::stat(target.c_str(), &old) == 0 ? old.st_mode & 0777 : 0644;
+  auto give_up = [&](const char* what) {
+    const auto error = system_error(what, path);
+    ::close(fd);
+    ::unlink(temporary.c_str());
+    return error;
+  };
+  for (std::size_t done = 0; done < bytes.size();) {
+    const auto n = ::write(fd, bytes.data() + done, bytes.size() - done);
+    if (n < 0 && errno == EINTR) continue;
+    if (n <= 0) return give_up("cannot be written");
+    done += static_cast<std::size_t>(n);
+  }
+  if (::fchmod(fd, mode) != 0 || ::fsync(fd) != 0) return give_up("cannot be written");
+  if (::rename(temporary.c_str(), target.c_str()) != 0) return give_up("cannot be replaced");
+  ::close(fd);
+  sync_folder(std::filesystem::path(target).parent_path());
+  return {};
+}
+
+Result<Project> load_project(const std::string& path) {
+  auto bytes = read_file(path);
+  if (!bytes) return tl::unexpected<Error>(bytes.error());
+  return project_from_json(*bytes, path);
+}
+
+Result<void> save_project(const Project& project, const std::string& path) {
+  return write_file(path, to_json(project));
+}
+
+std::string autosave_path(const std::string& project_path) {
+  const std::filesystem::path path(project_path);
+  return (path.parent_path() / ("." + path.filename().string() + ".autosave")).string();
+}
+
+}  // namespace dotlane

@@ -1,0 +1,484 @@
+#include "core/format/project_json.hpp"
+
+#include <algorithm>
+#include <nlohmann/json.hpp>
+#include <set>
+
+#include "core/geometry/path_data.hpp"
+#include "core/project/presets.hpp"
+
+namespace dotlane {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+struct BadField {
+  std::string field, message;
+};
+
+// --- reading -----------------------------------------------------------------------------------------------------
+
+/// One JSON object being read: fields are asked for by name, and what nobody asked for is kept as unknown.
+class Fields {
+ public:
+  Fields(const Json& json, std::string where) : json_(json), where_(std::move(where)) {
+    if (!json.is_object()) throw BadField{where_, "an object is expected"};
+  }
+  [[nodiscard]] std::string name_of(const char* key) const { return where_.empty() ? key : where_ + "." + key; }
+
+  const Json* find(const char* key) {
+    asked_.insert(key);
+    const auto found = json_.find(key);
+    return found == json_.end() ? nullptr : &*found;
+  }
+  void number(const char* key, double& out, double low = -1e9, double high = 1e9) {
+    const Json* v = find(key);
+    if (!v) return;
+    if (!v->is_number() || !(v->get<double>() >= low && v->get<double>() <= high)) bad(key, "a number in range is expected");
+    out = v->get<double>();
+  }
+  void integer(const char* key, int& out, int low, int high) {
+    const Json* v = find(key);
+    if (!v) return;
+    if (!v->is_number_integer() || v->get<std::int64_t>() < low || v->get<std::int64_t>() > high) {
+      bad(key, "a whole number from " + std::to_string(low) + " to " + std::to_string(high) + " is expected");
+    }
+    out = v->get<int>();
+  }
+  void text(const char* key, std::string& out) {
+    if (const Json* v = find(key)) {
+      if (!v->is_string()) bad(key, "text is expected");
+      out = v->get<std::string>();
+    }
+  }
+  void boolean(const char* key, bool& out) {
+    if (const Json* v = find(key)) {
+      if (!v->is_boolean()) bad(key, "true or false is expected");
+      out = v->get<bool>();
+    }
+  }
+  void color(const char* key, Color& out) {
+    std::string text_value;
+    text(key, text_value);
+    if (text_value.empty()) return;
+    const auto c = parse_color(text_value);
+    if (!c) bad(key, "a colour such as \"#1f6f78\" is expected");
+    out = *c;
+  }
+  template <std::size_t N>
+  void numbers(const char* key, double (&out)[N]) {
+    const Json* v = find(key);
+    if (!v) return;
+    if (!v->is_array() || v->size() != N) bad(key, std::to_string(N) + " numbers are expected");
+    for (std::size_t i = 0; i < N; ++i) {
+      if (!(*v)[i].is_number() || std::abs((*v)[i].template get<double>()) > 1e9) bad(key, "numbers are expected");
+      out[i] = (*v)[i].template get<double>();
+    }
+  }
+  template <class Each>
+  void list(const char* key, Each each) {
+    const Json* v = find(key);
+    if (!v) return;
+    if (!v->is_array()) bad(key, "a list is expected");
+    for (std::size_t i = 0; i < v->size(); ++i) each((*v)[i], name_of(key) + "[" + std::to_string(i) + "]");
+  }
+  [[nodiscard]] Unknown unknown() const {
+    Json rest = Json::object();
+    for (const auto& [key, value] : json_.items()) {
+      if (!asked_.contains(key)) rest[key] = value;
+    }
+    return rest.empty() ? Unknown{} : rest.dump();
+  }
+  [[noreturn]] void bad(const char* key, std::string message) const { throw BadField{name_of(key), std::move(message)}; }
+
+ private:
+  const Json& json_;
+  std::string where_;
+  std::set<std::string> asked_;
+};
+
+Role read_role(const Json& json, const std::string& where) {
+  const auto role = json.is_string() ? role_from(json.get<std::string>()) : std::nullopt;
+  if (!role) throw BadField{where, "a role is expected (cut, score, draw, foil, engrave, print or guide)"};
+  return *role;
+}
+
+Finding read_note(const Json& json, const std::string& where, int piece) {
+  Fields f(json, where);
+  Finding note;
+  std::string severity;
+  f.text("code", note.code);
+  f.text("severity", severity);
+  note.severity = severity == "error" ? Severity::error : severity == "warning" ? Severity::warning : Severity::info;
+  f.text("message", note.message);
+  f.list("lines", [&](const Json& id, const std::string& at) {
+    if (!id.is_string()) throw BadField{at, "a line id is expected"};
+    note.lines.push_back({piece, id.get<std::string>()});
+  });
+  return note;
+}
+
+Line read_line(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Line line;
+  f.text("id", line.id);
+  f.text("layer", line.layer);
+  f.color("color", line.color);
+  f.boolean("filled", line.filled);
+  f.boolean("dashed", line.dashed);
+  if (const Json* role = f.find("role")) line.role = read_role(*role, f.name_of("role"));
+  f.boolean("role_guessed", line.role_guessed);
+  f.text("tool", line.tool);
+  f.integer("repeats", line.repeats, 0, 99);
+  std::string data, rule;
+  f.text("d", data);
+  auto path = parse_path_data(data);
+  if (!path) f.bad("d", path.error().message);
+  f.text("fill_rule", rule);
+  path->fill_rule = rule == "evenodd" ? FillRule::evenodd : FillRule::nonzero;
+  line.path = std::move(*path);
+  line.unknown = f.unknown();
+  return line;
+}
+
+Piece read_piece(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Piece piece;
+  f.integer("id", piece.id, 1, 1'000'000'000);
+  f.text("name", piece.name);
+  f.text("stock", piece.stock);
+  double m[6] = {1, 0, 0, 1, 0, 0};
+  f.numbers("placement", m);
+  piece.placement = {m[0], m[1], m[2], m[3], m[4], m[5]};
+  if (std::abs(piece.placement.determinant()) < 1e-12) f.bad("placement", "the matrix flattens the piece");
+  f.boolean("aspect_locked", piece.aspect_locked);
+  if (const Json* source = f.find("source")) {
+    Fields s(*source, f.name_of("source"));
+    std::string unit = "stated";
+    s.text("file", piece.source.file);
+    s.text("unit_source", unit);
+    piece.source.unit_source = unit == "assumed" ? UnitSource::assumed : UnitSource::stated;
+    s.number("per_inch", piece.source.per_inch, 1e-6, 1e9);
+    s.list("notes", [&](const Json& note, const std::string& at) {
+      piece.source.notes.push_back(read_note(note, at, piece.id));
+    });
+  }
+  std::set<std::string> ids;
+  f.list("lines", [&](const Json& line, const std::string& at) {
+    piece.lines.push_back(read_line(line, at));
+    if (!ids.insert(piece.lines.back().id).second) throw BadField{at + ".id", "this id is already taken in the piece"};
+  });
+  piece.unknown = f.unknown();
+  return piece;
+}
+
+Tool read_tool(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Tool tool;
+  f.text("id", tool.id);
+  const bool slug = std::all_of(tool.id.begin(), tool.id.end(), [](char c) {
+    return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-';
+  });
+  if (tool.id.empty() || !slug) f.bad("id", "lower-case letters, digits and dashes are expected");
+  f.text("name", tool.name);
+  f.text("kind", tool.kind);
+  f.list("serves", [&](const Json& role, const std::string& at) { tool.serves.push_back(read_role(role, at)); });
+  f.number("tip_width_mm", tool.tip_width_mm, 0.001, 100);
+  f.color("ink", tool.ink);
+  f.number("min_force_gf", tool.min_force_gf, 0, 10000);
+  f.number("max_force_gf", tool.max_force_gf, 0, 10000);
+  f.number("thickest_mm", tool.thickest_mm, 0, 100);
+  tool.unknown = f.unknown();
+  return tool;
+}
+
+Stock read_stock(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Stock stock;
+  f.text("id", stock.id);
+  f.text("name", stock.name);
+  f.color("color", stock.color);
+  f.number("thickness_mm", stock.thickness_mm, 0, 100);
+  f.number("grammage_gsm", stock.grammage_gsm, 0, 10000);
+  if (const Json* settings = f.find("settings")) {
+    const std::string at = f.name_of("settings");
+    if (!settings->is_object()) throw BadField{at, "an object is expected"};
+    for (const auto& [key, value] : settings->items()) {
+      const Role role = read_role(key, at);
+      Setting setting = setting_for(stock, role);
+      Fields s(value, at + "." + key);
+      s.number("force_gf", setting.force_gf, 0, 10000);
+      s.number("speed_mm_s", setting.speed_mm_s, 0.1, 5000);
+      s.number("depth", setting.depth, 0, 100);
+      s.integer("repeats", setting.repeats, 1, 99);
+      stock.settings[role] = setting;
+    }
+  }
+  stock.unknown = f.unknown();
+  return stock;
+}
+
+Sheet read_sheet(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Sheet sheet;
+  f.integer("id", sheet.id, 1, 1'000'000);
+  f.text("stock", sheet.stock);
+  f.integer("load", sheet.load, 1, 1000);
+  double a[4] = {0, 0, 304.8, 304.8};
+  f.numbers("area_mm", a);
+  sheet.area = Box::of(a[0], a[1], a[2], a[3]);
+  sheet.unknown = f.unknown();
+  return sheet;
+}
+
+void read_machine(Machine& m, const Json& json, const std::string& where) {
+  Fields f(json, where);
+  f.text("name", m.name);
+  if (const Json* mat = f.find("mat")) {
+    Fields g(*mat, where + ".mat");
+    g.text("name", m.mat.name);
+    g.number("width_mm", m.mat.width_mm, 10, 10000);
+    g.number("height_mm", m.mat.height_mm, 10, 10000);
+  }
+  f.number("border_mm", m.border_mm, 0, 1000);
+  f.integer("holders", m.holders, 1, 2);
+  f.number("rated_thickness_mm", m.rated_thickness_mm, 0, 100);
+  f.number("max_force_gf", m.max_force_gf, 1, 10000);
+  f.number("travel_mm_s", m.travel_mm_s, 0.1, 5000);
+  f.number("accel_mm_s2", m.accel_mm_s2, 1, 100000);
+  f.number("corner_mm", m.corner_mm, 0.0001, 10);
+  f.number("lower_s", m.lower_s, 0, 60);
+  f.number("lift_s", m.lift_s, 0, 60);
+  f.number("swap_s", m.swap_s, 0, 3600);
+  m.unknown = f.unknown();
+}
+
+void read_plan(PlanSettings& plan, const Json& json, const std::string& where) {
+  Fields f(json, where);
+  if (f.find("role_order")) {
+    plan.role_order.clear();
+    f.list("role_order", [&](const Json& role, const std::string& at) {
+      const Role r = read_role(role, at);
+      if (std::find(plan.role_order.begin(), plan.role_order.end(), r) == plan.role_order.end()) {
+        plan.role_order.push_back(r);
+      }
+    });
+    for (const Role r : PlanSettings{}.role_order) {
+      if (std::find(plan.role_order.begin(), plan.role_order.end(), r) == plan.role_order.end()) {
+        plan.role_order.push_back(r);
+      }
+    }
+  }
+  f.list("pass_order", [&](const Json& key, const std::string& at) {
+    if (!key.is_string()) throw BadField{at, "a pass key is expected"};
+    plan.pass_order.push_back(key.get<std::string>());
+  });
+  f.boolean("mirrored", plan.mirrored);
+  plan.unknown = f.unknown();
+}
+
+Project read_project(const Json& json) {
+  Fields f(json, "");
+  Project p = new_project("");
+  std::string format;
+  f.text("format", format);
+  if (format != "dot-lane project") throw BadField{"format", "this is not a Dot Lane project"};
+  int version = 0;
+  f.integer("version", version, 1, 1'000'000);
+  f.text("name", p.name);
+  std::string unit = "mm";
+  f.text("unit", unit);
+  p.unit = unit == "in" ? LengthUnit::inch : LengthUnit::mm;
+  std::set<int> ids;
+  f.list("pieces", [&](const Json& piece, const std::string& at) {
+    p.pieces.emplace_back(read_piece(piece, at));
+    if (!ids.insert(p.pieces.back()->id).second) throw BadField{at + ".id", "this id is already taken"};
+  });
+  f.list("sheets", [&](const Json& sheet, const std::string& at) { p.sheets.push_back(read_sheet(sheet, at)); });
+  if (f.find("stocks")) p.stocks.clear();
+  f.list("stocks", [&](const Json& stock, const std::string& at) { p.stocks.push_back(read_stock(stock, at)); });
+  if (f.find("tools")) p.tools.clear();
+  f.list("tools", [&](const Json& tool, const std::string& at) {
+    Tool read = read_tool(tool, at);
+    if (find_tool(p, read.id)) throw BadField{at + ".id", "this id is already taken"};
+    p.tools.push_back(std::move(read));
+  });
+  if (const Json* machine = f.find("machine")) read_machine(p.machine, *machine, "machine");
+  if (const Json* plan = f.find("plan")) read_plan(p.plan, *plan, "plan");
+  for (const auto& piece : p.pieces) {
+    if (!find_stock(p, piece->stock)) {
+      throw BadField{"pieces", "piece " + std::to_string(piece->id) + " is on the stock \"" + piece->stock +
+                                   "\", which the project does not have"};
+    }
+    for (const auto& line : piece->lines) {
+      if (!line.tool.empty() && !find_tool(p, line.tool)) {
+        throw BadField{"pieces", "line \"" + line.id + "\" wants the tool \"" + line.tool + "\", which is not in the rack"};
+      }
+    }
+  }
+  p.unknown = f.unknown();
+  // What a newer program wrote is newer than what this one knows: its number stays with the unknown fields.
+  if (version > kFormatVersion) {
+    Json rest = p.unknown.empty() ? Json::object() : Json::parse(p.unknown);
+    rest["version"] = version;
+    p.unknown = rest.dump();
+  }
+  return p;
+}
+
+// --- writing -----------------------------------------------------------------------------------------------------
+
+Json with_unknown(Json json, const Unknown& unknown) {
+  if (!unknown.empty()) {
+    const Json rest = Json::parse(unknown);
+    for (const auto& [key, value] : rest.items()) json[key] = value;
+  }
+  return json;
+}
+
+Json role_words(const std::vector<Role>& roles) {
+  Json out = Json::array();
+  for (const Role r : roles) out.push_back(word(r));
+  return out;
+}
+
+Json to_value(const Line& l) {
+  Json j{{"id", l.id},     {"layer", l.layer}, {"color", hex(l.color)},   {"filled", l.filled}, {"dashed", l.dashed},
+         {"role", word(l.role)}, {"role_guessed", l.role_guessed}, {"tool", l.tool}, {"repeats", l.repeats},
+         {"fill_rule", l.path->fill_rule == FillRule::evenodd ? "evenodd" : "nonzero"},
+         {"d", path_data(*l.path)}};
+  return with_unknown(std::move(j), l.unknown);
+}
+
+Json to_value(const Piece& p) {
+  const auto& m = p.placement;
+  Json notes = Json::array();
+  for (const auto& note : p.source.notes) {
+    Json lines = Json::array();
+    for (const auto& ref : note.lines) lines.push_back(ref.line);
+    notes.push_back({{"code", note.code}, {"severity", word(note.severity)}, {"message", note.message}, {"lines", lines}});
+  }
+  Json lines = Json::array();
+  for (const auto& line : p.lines) lines.push_back(to_value(line));
+  Json j{{"id", p.id},
+         {"name", p.name},
+         {"stock", p.stock},
+         {"placement", {m.a, m.b, m.c, m.d, m.e, m.f}},
+         {"aspect_locked", p.aspect_locked},
+         {"source",
+          {{"file", p.source.file},
+           {"unit_source", p.source.unit_source == UnitSource::stated ? "stated" : "assumed"},
+           {"per_inch", p.source.per_inch},
+           {"notes", notes}}},
+         {"lines", std::move(lines)}};
+  return with_unknown(std::move(j), p.unknown);
+}
+
+Json to_value(const Tool& t) {
+  return with_unknown({{"id", t.id},
+                       {"name", t.name},
+                       {"kind", t.kind},
+                       {"serves", role_words(t.serves)},
+                       {"tip_width_mm", t.tip_width_mm},
+                       {"ink", hex(t.ink)},
+                       {"min_force_gf", t.min_force_gf},
+                       {"max_force_gf", t.max_force_gf},
+                       {"thickest_mm", t.thickest_mm}},
+                      t.unknown);
+}
+
+Json to_value(const Stock& s) {
+  Json settings = Json::object();
+  for (const auto& [role, v] : s.settings) {
+    settings[std::string(word(role))] = {
+        {"force_gf", v.force_gf}, {"speed_mm_s", v.speed_mm_s}, {"depth", v.depth}, {"repeats", v.repeats}};
+  }
+  return with_unknown({{"id", s.id},
+                       {"name", s.name},
+                       {"color", hex(s.color)},
+                       {"thickness_mm", s.thickness_mm},
+                       {"grammage_gsm", s.grammage_gsm},
+                       {"settings", settings}},
+                      s.unknown);
+}
+
+Json to_value(const Sheet& s) {
+  return with_unknown({{"id", s.id},
+                       {"stock", s.stock},
+                       {"load", s.load},
+                       {"area_mm", {s.area.x0, s.area.y0, s.area.width(), s.area.height()}}},
+                      s.unknown);
+}
+
+Json to_value(const Machine& m) {
+  return with_unknown(
+      {{"name", m.name},
+       {"mat", {{"name", m.mat.name}, {"width_mm", m.mat.width_mm}, {"height_mm", m.mat.height_mm}}},
+       {"border_mm", m.border_mm},
+       {"holders", m.holders},
+       {"rated_thickness_mm", m.rated_thickness_mm},
+       {"max_force_gf", m.max_force_gf},
+       {"travel_mm_s", m.travel_mm_s},
+       {"accel_mm_s2", m.accel_mm_s2},
+       {"corner_mm", m.corner_mm},
+       {"lower_s", m.lower_s},
+       {"lift_s", m.lift_s},
+       {"swap_s", m.swap_s}},
+      m.unknown);
+}
+
+Json to_value(const PlanSettings& p) {
+  return with_unknown(
+      {{"role_order", role_words(p.role_order)}, {"pass_order", p.pass_order}, {"mirrored", p.mirrored}}, p.unknown);
+}
+
+template <class Range>
+Json to_values(const Range& range) {
+  Json out = Json::array();
+  for (const auto& item : range) out.push_back(to_value(item));
+  return out;
+}
+
+}  // namespace
+
+std::string to_json(const Project& project) {
+  Json pieces = Json::array();
+  for (const auto& piece : project.pieces) pieces.push_back(to_value(*piece));
+  const Json j = with_unknown({{"format", "dot-lane project"},
+                               {"version", kFormatVersion},
+                               {"name", project.name},
+                               {"unit", project.unit == LengthUnit::inch ? "in" : "mm"},
+                               {"machine", to_value(project.machine)},
+                               {"sheets", to_values(project.sheets)},
+                               {"pieces", std::move(pieces)},
+                               {"plan", to_value(project.plan)},
+                               {"tools", to_values(project.tools)},
+                               {"stocks", to_values(project.stocks)}},
+                              project.unknown);
+  return j.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
+}
+
+Result<Project> project_from_json(std::string_view text, const std::string& file_name) {
+  // A callback refuses deep nesting before the parser's tree can grow (its destructor recurses).
+  bool deep = false;
+  const auto guard = [&deep](int depth, Json::parse_event_t, Json&) {
+    deep = deep || depth > 64;
+    return !deep;
+  };
+  try {
+    const Json json = Json::parse(text.begin(), text.end(), guard);
+    if (deep) return fail(ErrorKind::malformed, "values are nested too deeply for a project", file_name);
+    return read_project(json);
+  } catch (const Json::parse_error& e) {
+    const auto end = std::min<std::size_t>(e.byte, text.size());
+    const auto line = 1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(end), '\n');
+    return fail(ErrorKind::malformed, "this is not a complete project; it may be cut short, try its autosave",
+                file_name + ":" + std::to_string(line));
+  } catch (const Json::exception& e) {
+    return fail(ErrorKind::malformed, e.what(), file_name);
+  } catch (const BadField& bad) {
+    return fail(ErrorKind::malformed, bad.field + ": " + bad.message, file_name);
+  }
+}
+
+}  // namespace dotlane

@@ -1,0 +1,686 @@
+#include "core/format/svg_reader.hpp"
+
+#include <algorithm>
+#include <array>
+#include <map>
+#include <pugixml.hpp>
+#include <unordered_map>
+#include <unordered_set>
+
+#include "core/format/svg_style.hpp"
+#include "core/geometry/measure.hpp"
+#include "core/geometry/path_data.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr double kPxPerInch = 96;  // CSS Values and Units 4, section 6.2
+
+struct Size {
+  double w = 0, h = 0;
+};
+
+/// Thrown inside the reader only, where a deep visit must end at once; read_svg() turns it into a Result.
+struct Refusal {
+  Error error;
+};
+
+struct Length {
+  double value = 0;
+  std::string unit;  // lower case; "" for bare numbers
+};
+
+std::optional<Length> parse_length(std::string_view text) {
+  TextScan in(trimmed(text));
+  const auto v = in.number();
+  if (!v) return std::nullopt;
+  return Length{*v, lower_case(trimmed(in.rest()))};
+}
+
+/// CSS px per unit for absolute units, nothing for others.
+std::optional<double> px_per(std::string_view unit) {
+  if (unit.empty() || unit == "px") return 1;
+  if (unit == "in") return kPxPerInch;
+  if (unit == "mm") return kPxPerInch / 25.4;
+  if (unit == "cm") return kPxPerInch / 2.54;
+  if (unit == "q") return kPxPerInch / 101.6;
+  if (unit == "pt") return kPxPerInch / 72;
+  if (unit == "pc") return kPxPerInch / 6;
+  return std::nullopt;
+}
+
+bool is_physical(std::string_view unit) { return !unit.empty() && unit != "px" && px_per(unit).has_value(); }
+
+std::string_view local_name(std::string_view name) {
+  const auto colon = name.rfind(':');
+  return colon == std::string_view::npos ? name : name.substr(colon + 1);
+}
+
+class Reader {
+ public:
+  Reader(std::string_view bytes, const std::string& file, const SvgOptions& options)
+      : bytes_(bytes), file_(file), options_(options) {}
+
+  Artwork read() {
+    if (bytes_.size() > options_.max_bytes) {
+      refuse(ErrorKind::unsupported, "the file is larger than " + std::to_string(options_.max_bytes >> 20) +
+                                         " MB; split the drawing or simplify it");
+    }
+    if (trimmed(bytes_).empty()) refuse(ErrorKind::malformed, "the file is empty");
+    const auto parsed = document_.load_buffer(bytes_.data(), bytes_.size(),
+                                              pugi::parse_default | pugi::parse_doctype);
+    if (!parsed) {
+      refuse(ErrorKind::malformed,
+             std::string("not well-formed XML (") + parsed.description() + "); the file may be cut short, save it again",
+             line_at(parsed.offset));
+    }
+    survey();
+    const auto root = document_.document_element();
+    if (local_name(root.name()) != "svg") {
+      refuse(ErrorKind::malformed,
+             "this is not an SVG drawing: its first element is <" + std::string(root.name()) + ">", line_of(root));
+    }
+    const std::string_view name = root.name();
+    prefix_ = name.substr(0, name.size() - 3);
+    read_root(root);
+    finish_notes();
+    return std::move(art_);
+  }
+
+ private:
+  std::string_view bytes_;
+  const std::string& file_;
+  const SvgOptions& options_;
+  pugi::xml_document document_;
+  std::string_view prefix_;
+  StyleSheet sheet_;
+  std::unordered_map<std::string_view, pugi::xml_node> by_id_;
+  std::vector<pugi::xml_node> uses_;  // the chain of elements that are being instantiated
+  std::size_t instances_ = 0, segments_ = 0;
+  std::unordered_set<std::string> used_ids_;
+  std::map<std::string, int> kinds_;
+  std::vector<std::string> texts_;
+  int images_ = 0, hidden_ = 0, clips_ = 0, foreign_ = 0;
+  std::vector<LineRef> unpainted_;
+  Artwork art_;
+
+  [[nodiscard]] std::size_t line_at(std::ptrdiff_t offset) const {
+    const auto end = std::min(static_cast<std::size_t>(std::max<std::ptrdiff_t>(offset, 0)), bytes_.size());
+    return 1 + static_cast<std::size_t>(
+                   std::count(bytes_.begin(), bytes_.begin() + static_cast<std::ptrdiff_t>(end), '\n'));
+  }
+  [[nodiscard]] std::size_t line_of(pugi::xml_node node) const { return line_at(node.offset_debug()); }
+
+  [[noreturn]] void refuse(ErrorKind kind, std::string message, std::size_t line = 0) const {
+    throw Refusal{{kind, std::move(message), line ? file_ + ":" + std::to_string(line) : file_}};
+  }
+  [[noreturn]] void refuse_at(pugi::xml_node node, std::string message) const {
+    refuse(ErrorKind::malformed, "<" + std::string(node.name()) + ">: " + std::move(message), line_of(node));
+  }
+
+  /// One pass over the tree: nesting, entities, ids and style sheets. Iterative, whatever the depth.
+  void survey() {
+    struct Walker : pugi::xml_tree_walker {
+      Reader& r;
+      explicit Walker(Reader& reader) : r(reader) {}
+      bool for_each(pugi::xml_node& node) override {
+        if (depth() > r.options_.max_depth) {
+          r.refuse(ErrorKind::unsupported,
+                   "groups are nested deeper than " + std::to_string(r.options_.max_depth) + "; ungroup the drawing",
+                   r.line_of(node));
+        }
+        if (node.type() == pugi::node_doctype) r.check_entities(node);
+        if (node.type() != pugi::node_element) return true;
+        if (const auto id = node.attribute("id")) r.by_id_.emplace(id.value(), node);
+        if (local_name(node.name()) == "style") {
+          std::string css;
+          for (const auto child : node.children()) css += child.value();
+          r.sheet_.add(css);
+        }
+        return true;
+      }
+    } walker(*this);
+    document_.traverse(walker);
+  }
+
+  /// Entities that refer to others can grow without bound; drawings have no need of them.
+  void check_entities(pugi::xml_node doctype) const {
+    std::string_view text = doctype.value();
+    for (std::size_t at = 0; (at = text.find("<!ENTITY", at)) != std::string_view::npos; ++at) {
+      const auto end = std::min(text.find('>', at), text.size());
+      const auto entity = text.substr(at, end - at);
+      if (entity.find('&') != std::string_view::npos || entity.find("SYSTEM") != std::string_view::npos ||
+          entity.find("PUBLIC") != std::string_view::npos) {
+        refuse(ErrorKind::unsupported,
+               "the file defines XML entities that refer to others or to outside files; save it as plain SVG",
+               line_at(doctype.offset_debug() + static_cast<std::ptrdiff_t>(at)));
+      }
+    }
+  }
+
+  [[nodiscard]] std::string_view element_name(pugi::xml_node node) const {
+    std::string_view name = node.name();
+    if (!name.starts_with(prefix_)) return {};
+    name.remove_prefix(prefix_.size());
+    return name.find(':') == std::string_view::npos ? name : std::string_view{};
+  }
+
+  // --- numbers ---------------------------------------------------------------------------------------------------
+
+  enum class Axis { x, y, diagonal };
+
+  double length(pugi::xml_node node, const char* attribute, double missing, Size viewport, Axis axis) const {
+    const auto a = node.attribute(attribute);
+    if (!a || trimmed(a.value()) == "auto") return missing;
+    const auto parsed = parse_length(a.value());
+    if (!parsed) {
+      refuse_at(node, std::string(attribute) + "=\"" + std::string(a.value()).substr(0, 40) + "\" is not a length");
+    }
+    if (const auto px = px_per(parsed->unit)) return parsed->value * *px;
+    if (parsed->unit == "em") return parsed->value * 16;
+    if (parsed->unit == "ex") return parsed->value * 8;
+    if (parsed->unit == "%") {
+      const double base = axis == Axis::x   ? viewport.w
+                          : axis == Axis::y ? viewport.h
+                                            : std::sqrt((viewport.w * viewport.w + viewport.h * viewport.h) / 2);
+      return parsed->value / 100 * base;
+    }
+    refuse_at(node, std::string(attribute) + " has the unknown unit \"" + parsed->unit + "\"");
+  }
+
+  double positive(pugi::xml_node node, const char* attribute, double missing, Size viewport, Axis axis) const {
+    const double v = length(node, attribute, missing, viewport, axis);
+    if (v < 0) refuse_at(node, std::string(attribute) + " is negative");
+    return v;
+  }
+
+  [[nodiscard]] std::optional<Box> view_box(pugi::xml_node node) const {
+    const auto a = node.attribute("viewBox");
+    if (!a) return std::nullopt;
+    TextScan in(a.value());
+    const auto x = in.number(), y = in.number(), w = in.number(), h = in.number();
+    if (!x || !y || !w || !h || *w <= 0 || *h <= 0) {
+      refuse_at(node, "viewBox must be four numbers with a width and height above zero");
+    }
+    return Box::of(*x, *y, *w, *h);
+  }
+
+  /// The map from viewBox units to a viewport of the given size (SVG 2, section 8.2).
+  static Affine fit(const Box& box, Size viewport, std::string_view aspect) {
+    double sx = viewport.w / box.width(), sy = viewport.h / box.height();
+    double dx = 0, dy = 0;
+    if (aspect.find("none") == std::string_view::npos) {
+      const double s = aspect.find("slice") != std::string_view::npos ? std::max(sx, sy) : std::min(sx, sy);
+      sx = sy = s;
+      const double spare_x = viewport.w - box.width() * s, spare_y = viewport.h - box.height() * s;
+      dx = aspect.find("xMin") != std::string_view::npos   ? 0
+           : aspect.find("xMax") != std::string_view::npos ? spare_x
+                                                           : spare_x / 2;
+      dy = aspect.find("YMin") != std::string_view::npos   ? 0
+           : aspect.find("YMax") != std::string_view::npos ? spare_y
+                                                           : spare_y / 2;
+    }
+    return Affine{sx, 0, 0, sy, dx - box.x0 * sx, dy - box.y0 * sy};
+  }
+
+  [[nodiscard]] Affine transform_of(pugi::xml_node node) const {
+    const auto a = node.attribute("transform");
+    Affine out;
+    if (!a) return out;
+    TextScan in(a.value());
+    while (in.skip_separators(), !in.done()) {
+      const auto rest = in.rest();
+      const auto open = rest.find('(');
+      const auto close = rest.find(')');
+      if (open == std::string_view::npos || close == std::string_view::npos || close < open) {
+        refuse_at(node, "transform is missing a bracket");
+      }
+      const auto kind = trimmed(rest.substr(0, open));
+      TextScan numbers(rest.substr(open + 1, close - open - 1));
+      std::array<double, 6> v{};
+      std::size_t n = 0;
+      while (n < 6) {
+        const auto value = numbers.number();
+        if (!value) break;
+        v[n++] = *value;
+      }
+      numbers.skip_separators();
+      const bool all = numbers.done();
+      if (kind == "matrix" && n == 6 && all) {
+        out = out * Affine{v[0], v[1], v[2], v[3], v[4], v[5]};
+      } else if (kind == "translate" && (n == 1 || n == 2) && all) {
+        out = out * Affine::move(v[0], v[1]);
+      } else if (kind == "scale" && (n == 1 || n == 2) && all) {
+        out = out * Affine::scale(v[0], n == 2 ? v[1] : v[0]);
+      } else if (kind == "rotate" && (n == 1 || n == 3) && all) {
+        out = out * Affine::move(v[1], v[2]) * Affine::rotate(v[0]) * Affine::move(-v[1], -v[2]);
+      } else if (kind == "skewX" && n == 1 && all) {
+        out = out * Affine{1, 0, std::tan(v[0] * 3.14159265358979323846 / 180), 1, 0, 0};
+      } else if (kind == "skewY" && n == 1 && all) {
+        out = out * Affine{1, std::tan(v[0] * 3.14159265358979323846 / 180), 0, 1, 0, 0};
+      } else {
+        refuse_at(node, "transform \"" + std::string(rest.substr(0, std::min<std::size_t>(close + 1, 40))) +
+                            "\" cannot be read");
+      }
+      in.advance(close + 1);
+    }
+    if (!out.finite()) refuse_at(node, "transform is not finite");
+    return out;
+  }
+
+  // --- style -----------------------------------------------------------------------------------------------------
+
+  std::optional<Color> gradient_color(std::string_view id, int hops = 0) const {
+    const auto found = by_id_.find(id);
+    if (found == by_id_.end() || hops > 8) return std::nullopt;
+    for (const auto child : found->second.children()) {
+      if (element_name(child) != "stop") continue;
+      std::string value = child.attribute("stop-color").value();
+      for (const auto& [name, v] : parse_declarations(child.attribute("style").value())) {
+        if (name == "stop-color") value = v;
+      }
+      return parse_color(value);
+    }
+    return gradient_color(target_id(found->second), hops + 1);
+  }
+
+  [[nodiscard]] SvgStyle style_of(pugi::xml_node node, SvgStyle style) const {
+    const PaintServer server = [this](std::string_view id) { return gradient_color(id); };
+    style.displayed = true;
+    // `color` first, so that currentColor sees the element's own.
+    if (const auto a = node.attribute("color")) apply(style, "color", a.value(), server);
+    for (const auto attribute : node.attributes()) apply(style, attribute.name(), attribute.value(), server);
+    if (!sheet_.empty()) {
+      for (const auto& [name, value] : sheet_.matching(element_name(node), node.attribute("id").value(),
+                                                       node.attribute("class").value())) {
+        apply(style, name, value, server);
+      }
+    }
+    if (const auto a = node.attribute("style")) {
+      for (const auto& [name, value] : parse_declarations(a.value())) apply(style, name, value, server);
+    }
+    return style;
+  }
+
+  // --- the tree --------------------------------------------------------------------------------------------------
+
+  struct Context {
+    Affine to_mm;
+    SvgStyle style;
+    Size viewport;
+    std::string layer;      // labels so far
+    std::string outermost;  // id of the outermost group, for drawings without labels
+  };
+
+  static std::string_view target_id(pugi::xml_node node) {
+    for (const auto a : node.attributes()) {
+      if (local_name(a.name()) != "href") continue;
+      std::string_view v = trimmed(a.value());
+      return v.starts_with('#') ? v.substr(1) : std::string_view{};
+    }
+    return {};
+  }
+
+  static std::string label_of(pugi::xml_node node) {
+    for (const auto a : node.attributes()) {
+      const std::string_view name = a.name();
+      if (name.ends_with(":label") || name == "aria-label" || name == "data-name") return a.value();
+    }
+    if (const auto title = node.child("title")) return std::string(trimmed(title.child_value()));
+    return {};
+  }
+
+  void read_root(pugi::xml_node root) {
+    const auto box = view_box(root);
+    auto stated = [&](const char* attribute) -> std::optional<Length> {
+      const auto a = root.attribute(attribute);
+      if (!a || trimmed(a.value()) == "auto") return std::nullopt;
+      const auto v = parse_length(a.value());
+      if (!v) refuse_at(root, std::string(attribute) + " is not a length");
+      if (v->value <= 0) refuse_at(root, std::string(attribute) + " must be above zero");
+      if (!px_per(v->unit)) return std::nullopt;  // percent and font units say nothing about paper
+      return v;
+    };
+    const auto w = stated("width"), h = stated("height");
+    const bool physical = (w && is_physical(w->unit)) || (h && is_physical(h->unit));
+    art_.unit_source = physical ? UnitSource::stated : UnitSource::assumed;
+
+    Size viewport{w ? w->value * *px_per(w->unit) : 0, h ? h->value * *px_per(h->unit) : 0};
+    const bool sized = w || h || box;
+    if (!w) viewport.w = box ? (h ? viewport.h * box->width() / box->height() : box->width()) : viewport.h;
+    if (!h) viewport.h = box ? viewport.w * box->height() / box->width() : viewport.w;
+
+    const double mm_per_px = 25.4 / (physical ? kPxPerInch : options_.assumed_per_inch);
+    Context context;
+    context.viewport = box ? Size{box->width(), box->height()} : viewport;
+    context.to_mm = Affine::scale(mm_per_px, mm_per_px);
+    double units_per_px = 1;
+    if (box) {
+      const auto map = fit(*box, viewport, root.attribute("preserveAspectRatio").value());
+      units_per_px = 1 / map.a;
+      context.to_mm = context.to_mm * map;
+    }
+    art_.per_inch = physical ? units_per_px * kPxPerInch : options_.assumed_per_inch;
+    context.style = style_of(root, {});
+    if (!context.style.displayed) ++hidden_;
+    if (context.style.displayed) children(root, context, 0);
+
+    if (sized) {
+      art_.width_mm = viewport.w * mm_per_px, art_.height_mm = viewport.h * mm_per_px;
+    }
+    if (!sized || (!box && !(w && h))) {
+      Box bounds;
+      for (const auto& line : art_.lines) bounds.add(bounds_of(line.path));
+      if (!w) art_.width_mm = bounds.width();
+      if (!h) art_.height_mm = bounds.height();
+    }
+  }
+
+  void children(pugi::xml_node parent, const Context& context, int depth) {
+    for (const auto child : parent.children()) {
+      if (child.type() == pugi::node_element) visit(child, context, depth + 1);
+    }
+  }
+
+  void visit(pugi::xml_node node, const Context& outer, int depth) {
+    if (depth > options_.max_depth) {
+      refuse(ErrorKind::unsupported, "elements are nested or reused deeper than " + std::to_string(options_.max_depth),
+             line_of(node));
+    }
+    if (!uses_.empty() && ++instances_ > options_.max_instances) {
+      refuse(ErrorKind::unsupported,
+             "reused elements add up to more than " + std::to_string(options_.max_instances) + "; expand fewer copies",
+             line_of(node));
+    }
+    const auto name = element_name(node);
+    static const std::unordered_set<std::string_view> groups{"g", "a", "svg", "use", "switch"};
+    static const std::unordered_set<std::string_view> shapes{"path",     "rect",    "circle", "ellipse", "line",
+                                                             "polyline", "polygon"};
+    const bool group = groups.contains(name), shape = shapes.contains(name);
+    if (!group && !shape && name != "text" && name != "image" && name != "foreignObject") return;
+
+    Context context = outer;
+    context.style = style_of(node, outer.style);
+    if (!context.style.displayed) {
+      ++hidden_;
+      return;
+    }
+    context.to_mm = outer.to_mm * transform_of(node);
+    if (node.attribute("clip-path") || node.attribute("mask")) ++clips_;
+    if (name == "text") {
+      std::string text;
+      collect_text(node, text);
+      texts_.emplace_back(trimmed(text));
+    } else if (name == "image") {
+      ++images_;
+    } else if (name == "foreignObject") {
+      ++foreign_;
+    } else if (shape) {
+      draw(node, name, context);
+    } else if (name == "use") {
+      use(node, context, depth);
+    } else if (name == "svg") {
+      const Size size{positive(node, "width", outer.viewport.w, outer.viewport, Axis::x),
+                      positive(node, "height", outer.viewport.h, outer.viewport, Axis::y)};
+      nested_viewport(node, context, size, depth);
+    } else if (name == "switch") {
+      for (const auto child : node.children()) {
+        if (groups.contains(element_name(child)) || shapes.contains(element_name(child))) {
+          visit(child, context, depth + 1);
+          break;
+        }
+      }
+    } else {
+      const auto label = label_of(node);
+      if (!label.empty()) context.layer += (context.layer.empty() ? "" : " / ") + label;
+      if (context.outermost.empty()) context.outermost = node.attribute("id").value();
+      children(node, context, depth);
+    }
+  }
+
+  void nested_viewport(pugi::xml_node node, Context& context, Size size, int depth) {
+    if (local_name(node.name()) == "svg") {
+      context.to_mm = context.to_mm * Affine::move(length(node, "x", 0, context.viewport, Axis::x),
+                                                   length(node, "y", 0, context.viewport, Axis::y));
+    }
+    context.viewport = size;
+    if (const auto box = view_box(node)) {
+      if (size.w == 0 || size.h == 0) return;  // SVG: nothing is drawn
+      context.to_mm = context.to_mm * fit(*box, size, node.attribute("preserveAspectRatio").value());
+      context.viewport = {box->width(), box->height()};
+    }
+    children(node, context, depth);
+  }
+
+  void use(pugi::xml_node node, Context& context, int depth) {
+    const auto id = target_id(node);
+    const auto found = by_id_.find(id);
+    if (id.empty() || found == by_id_.end()) {
+      refuse_at(node, "refers to \"" + std::string(id) + "\", which is not in this file");
+    }
+    const auto target = found->second;
+    for (auto up = node; up; up = up.parent()) {
+      if (up == target) refuse_at(node, "refers to \"#" + std::string(id) + "\", which contains it: it would never end");
+    }
+    if (std::find(uses_.begin(), uses_.end(), target) != uses_.end()) {
+      refuse_at(node, "\"#" + std::string(id) + "\" is used inside itself: it would never end");
+    }
+    context.to_mm = context.to_mm * Affine::move(length(node, "x", 0, context.viewport, Axis::x),
+                                                 length(node, "y", 0, context.viewport, Axis::y));
+    if (context.outermost.empty()) context.outermost = node.attribute("id").value();
+    uses_.push_back(target);
+    const auto kind = element_name(target);
+    if (kind == "symbol" || kind == "svg") {
+      const Size size{positive(node, "width", positive(target, "width", context.viewport.w, context.viewport, Axis::x),
+                               context.viewport, Axis::x),
+                      positive(node, "height",
+                               positive(target, "height", context.viewport.h, context.viewport, Axis::y),
+                               context.viewport, Axis::y)};
+      context.style = style_of(target, context.style);
+      context.to_mm = context.to_mm * transform_of(target);
+      if (context.style.displayed) nested_viewport(target, context, size, depth + 1);
+    } else {
+      visit(target, context, depth + 1);
+    }
+    uses_.pop_back();
+  }
+
+  // --- shapes ----------------------------------------------------------------------------------------------------
+
+  Path outline(pugi::xml_node node, std::string_view name, const Context& context) const {
+    const double scale = context.to_mm.max_stretch();
+    const Size v = context.viewport;
+    Path path;
+    auto ellipse = [&](Vec c, double rx, double ry) {
+      if (rx == 0 || ry == 0) return;
+      Contour ring{{c.x + rx, c.y}, {}, true};
+      append_arc(ring.segments, ring.start, rx, ry, 0, false, true, {c.x - rx, c.y}, scale);
+      append_arc(ring.segments, {c.x - rx, c.y}, rx, ry, 0, false, true, ring.start, scale);
+      path.contours.push_back(std::move(ring));
+    };
+    if (name == "path") {
+      auto parsed = parse_path_data(node.attribute("d").value(), scale);
+      if (!parsed) refuse_at(node, parsed.error().message);
+      path = std::move(*parsed);
+    } else if (name == "rect") {
+      const double x = length(node, "x", 0, v, Axis::x), y = length(node, "y", 0, v, Axis::y);
+      const double w = positive(node, "width", 0, v, Axis::x), h = positive(node, "height", 0, v, Axis::y);
+      if (w == 0 || h == 0) return path;
+      double rx = positive_or(node, "rx", v, Axis::x), ry = positive_or(node, "ry", v, Axis::y);
+      if (rx < 0) rx = ry;
+      if (ry < 0) ry = rx;
+      rx = std::clamp(rx, 0.0, w / 2), ry = std::clamp(ry, 0.0, h / 2);
+      Contour ring{{x + rx, y}, {}, true};
+      auto corner = [&](Vec from, Vec to) {
+        if (rx > 0 && ry > 0) append_arc(ring.segments, from, rx, ry, 0, false, true, to, scale);
+      };
+      auto side = [&](Vec to) {
+        const Vec from = ring.segments.empty() ? ring.start : ring.segments.back().end;
+        if (!(from == to)) ring.segments.push_back(Segment::line(to));
+      };
+      side({x + w - rx, y}), corner({x + w - rx, y}, {x + w, y + ry});
+      side({x + w, y + h - ry}), corner({x + w, y + h - ry}, {x + w - rx, y + h});
+      side({x + rx, y + h}), corner({x + rx, y + h}, {x, y + h - ry});
+      side({x, y + ry}), corner({x, y + ry}, {x + rx, y});
+      path.contours.push_back(std::move(ring));
+    } else if (name == "circle") {
+      const double r = positive(node, "r", 0, v, Axis::diagonal);
+      ellipse({length(node, "cx", 0, v, Axis::x), length(node, "cy", 0, v, Axis::y)}, r, r);
+    } else if (name == "ellipse") {
+      double rx = positive_or(node, "rx", v, Axis::x), ry = positive_or(node, "ry", v, Axis::y);
+      if (rx < 0) rx = std::max(0.0, ry);
+      if (ry < 0) ry = rx;
+      ellipse({length(node, "cx", 0, v, Axis::x), length(node, "cy", 0, v, Axis::y)}, rx, ry);
+    } else if (name == "line") {
+      Contour c{{length(node, "x1", 0, v, Axis::x), length(node, "y1", 0, v, Axis::y)}, {}, false};
+      c.segments.push_back(
+          Segment::line({length(node, "x2", 0, v, Axis::x), length(node, "y2", 0, v, Axis::y)}));
+      path.contours.push_back(std::move(c));
+    } else {
+      TextScan in(node.attribute("points").value());
+      std::vector<Vec> points;
+      while (const auto x = in.number()) {
+        const auto y = in.number();
+        if (!y) refuse_at(node, "points has an x without its y");
+        points.push_back({*x, *y});
+      }
+      in.skip_separators();
+      if (!in.done()) refuse_at(node, "points has something that is not a number");
+      if (points.size() < 2) return path;
+      Contour c{points.front(), {}, name == "polygon"};
+      for (std::size_t i = 1; i < points.size(); ++i) c.segments.push_back(Segment::line(points[i]));
+      if (c.closed && !(points.back() == c.start)) c.segments.push_back(Segment::line(c.start));
+      path.contours.push_back(std::move(c));
+    }
+    return path;
+  }
+
+  /// A length that may be left out, which -1 then says.
+  double positive_or(pugi::xml_node node, const char* attribute, Size viewport, Axis axis) const {
+    const auto a = node.attribute(attribute);
+    if (!a || trimmed(a.value()) == "auto") return -1;
+    return positive(node, attribute, 0, viewport, axis);
+  }
+
+  void draw(pugi::xml_node node, std::string_view name, const Context& context) {
+    if (!context.style.visible) {
+      ++hidden_;
+      return;
+    }
+    Path path = with_meeting_ends_closed(transformed(outline(node, name, context), context.to_mm));
+    if (path.contours.empty()) return;
+    path.fill_rule = context.style.fill_rule;
+    for (const auto& contour : path.contours) {
+      bool finite = is_finite(contour.start);
+      for (const auto& s : contour.segments) finite = finite && is_finite(s.end) && is_finite(s.c1) && is_finite(s.c2);
+      if (!finite) refuse_at(node, "its coordinates are not finite after the transforms");
+    }
+    const Box bounds = bounds_of(path);
+    if (std::max({std::abs(bounds.x0), std::abs(bounds.y0), std::abs(bounds.x1), std::abs(bounds.y1)}) > 1e5) {
+      refuse_at(node, "it lies more than 100 m from the origin; check the transforms and units");
+    }
+    segments_ += segment_count(path);
+    if (segments_ > options_.max_segments) {
+      refuse(ErrorKind::unsupported,
+             "the drawing has more than " + std::to_string(options_.max_segments) + " segments; simplify it",
+             line_of(node));
+    }
+    ArtLine line;
+    line.id = node.attribute("id").value();
+    if (line.id.empty()) line.id = std::string(name) + "-" + std::to_string(++kinds_[std::string(name)]);
+    for (std::string base = line.id; !used_ids_.insert(line.id).second;) {
+      line.id = base + "-" + std::to_string(++kinds_[base]);
+    }
+    line.layer = context.layer.empty() ? context.outermost : context.layer;
+    line.path = std::move(path);
+    line.stroke = context.style.stroke;
+    line.fill = context.style.fill;
+    line.dashed = context.style.dashed && line.stroke;
+    if (!line.stroke && !line.fill) unpainted_.push_back({0, line.id});
+    art_.lines.push_back(std::move(line));
+  }
+
+  static void collect_text(pugi::xml_node node, std::string& out) {
+    struct Walker : pugi::xml_tree_walker {
+      std::string& text;
+      explicit Walker(std::string& t) : text(t) {}
+      bool for_each(pugi::xml_node& n) override {
+        if (n.type() == pugi::node_pcdata || n.type() == pugi::node_cdata) text += n.value();
+        return text.size() < 400;
+      }
+    } walker(out);
+    node.traverse(walker);
+  }
+
+  void note(std::string code, Severity severity, std::string message, std::vector<LineRef> lines = {}) {
+    art_.notes.push_back({std::move(code), severity, std::move(message), std::move(lines), {}});
+  }
+
+  void finish_notes() {
+    auto count = [](std::size_t n, const char* one, const char* many) {
+      return std::to_string(n) + " " + (n == 1 ? one : many);
+    };
+    if (art_.unit_source == UnitSource::assumed) {
+      auto size_at = [&](double per_inch) {
+        const double s = art_.per_inch / per_inch;
+        return rounded_text(art_.width_mm * s, 1) + " x " + rounded_text(art_.height_mm * s, 1) + " mm";
+      };
+      note("size-assumed", Severity::warning,
+           "The file states no physical size; it is taken at " + rounded_text(art_.per_inch, 2) + " per inch, which makes it " +
+               size_at(art_.per_inch) + ". At 96, 90 or 72 per inch it would be " + size_at(96) + ", " + size_at(90) +
+               " or " + size_at(72) + ": pick the one you know to be right.");
+    }
+    if (!texts_.empty()) {
+      std::string first = texts_.front().substr(0, 40);
+      note("text-left-out", Severity::warning,
+           count(texts_.size(), "text was", "texts were") + " left out (\"" + first +
+               "\"): turn text into outlines in the drawing program and bring the file in again.");
+    }
+    if (images_ > 0) {
+      note("image-left-out", Severity::warning,
+           count(static_cast<std::size_t>(images_), "picture was", "pictures were") +
+               " left out: only lines can be cut or drawn.");
+    }
+    if (foreign_ > 0) {
+      note("embedded-left-out", Severity::warning,
+           count(static_cast<std::size_t>(foreign_), "embedded object was", "embedded objects were") + " left out.");
+    }
+    if (clips_ > 0) {
+      note("clip-ignored", Severity::warning,
+           count(static_cast<std::size_t>(clips_), "clip or mask is", "clips or masks are") +
+               " not applied: the whole shapes came in.");
+    }
+    if (hidden_ > 0) {
+      note("hidden-left-out", Severity::info,
+           count(static_cast<std::size_t>(hidden_), "hidden element was", "hidden elements were") + " left out.");
+    }
+    if (!unpainted_.empty()) {
+      note("unpainted", Severity::info,
+           count(unpainted_.size(), "line has", "lines have") + " neither stroke nor fill and came in as guide.",
+           unpainted_);
+    }
+    if (!sheet_.ignored().empty()) {
+      note("style-ignored", Severity::info,
+           count(sheet_.ignored().size(), "style rule was", "style rules were") + " not understood (\"" +
+               sheet_.ignored().front().substr(0, 40) + "\"); check the colours of the lines.");
+    }
+    if (art_.lines.empty()) {
+      note("nothing-drawn", Severity::warning, "The file holds no lines that a tool could follow.");
+    }
+  }
+};
+
+}  // namespace
+
+Result<Artwork> read_svg(std::string_view bytes, const std::string& file_name, const SvgOptions& options) {
+  try {
+    return Reader(bytes, file_name, options).read();
+  } catch (Refusal& refusal) {
+    return tl::unexpected<Error>(std::move(refusal.error));
+  } catch (const std::bad_alloc&) {
+    return fail(ErrorKind::unsupported, "the drawing needs more memory than there is", file_name);
+  }
+}
+
+}  // namespace dotlane

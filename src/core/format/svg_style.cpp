@@ -1,0 +1,162 @@
+#include "core/format/svg_style.hpp"
+
+#include <algorithm>
+
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+std::string without_comments(std::string_view css) {
+  std::string out;
+  while (!css.empty()) {
+    const auto open = css.find("/*");
+    out += css.substr(0, open);
+    if (open == std::string_view::npos) break;
+    const auto close = css.find("*/", open + 2);
+    if (close == std::string_view::npos) break;
+    css.remove_prefix(close + 2);
+  }
+  return out;
+}
+
+bool is_name_char(char c) {
+  return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9') || c == '-' || c == '_' ||
+         static_cast<unsigned char>(c) >= 0x80;
+}
+
+bool has_word(std::string_view list, std::string_view word) {
+  while (!list.empty()) {
+    list = trimmed(list);
+    const auto end = std::find_if(list.begin(), list.end(), is_space);
+    const auto n = static_cast<std::size_t>(end - list.begin());
+    if (list.substr(0, n) == word) return true;
+    list.remove_prefix(n);
+  }
+  return false;
+}
+
+}  // namespace
+
+Declarations parse_declarations(std::string_view text) {
+  Declarations out;
+  for (auto part : split(text, ';')) {
+    const auto colon = part.find(':');
+    if (colon == std::string_view::npos) continue;
+    auto value = trimmed(part.substr(colon + 1));
+    if (const auto bang = value.find('!'); bang != std::string_view::npos) value = trimmed(value.substr(0, bang));
+    out.emplace_back(lower_case(trimmed(part.substr(0, colon))), value);
+  }
+  return out;
+}
+
+void apply(SvgStyle& style, std::string_view property, std::string_view value, const PaintServer& server) {
+  value = trimmed(value);
+  auto paint = [&](std::optional<Color>& target) {
+    if (value == "inherit") return;
+    if (value == "none" || value == "transparent") {
+      target.reset();
+    } else if (lower_case(value) == "currentcolor") {
+      target = style.current_color;
+    } else if (value.starts_with("url(")) {
+      auto id = value.substr(4, value.find(')') - 4);
+      id = trimmed(id);
+      while (!id.empty() && (id.front() == '"' || id.front() == '\'' || id.front() == '#')) id.remove_prefix(1);
+      while (!id.empty() && (id.back() == '"' || id.back() == '\'')) id.remove_suffix(1);
+      target = server(id).value_or(Color{128, 128, 128});
+    } else if (const auto color = parse_color(value)) {
+      target = *color;
+    }
+  };
+  if (property == "stroke") {
+    paint(style.stroke);
+  } else if (property == "fill") {
+    paint(style.fill);
+  } else if (property == "color") {
+    if (const auto color = parse_color(value)) style.current_color = *color;
+  } else if (property == "fill-rule") {
+    if (value == "evenodd") style.fill_rule = FillRule::evenodd;
+    if (value == "nonzero") style.fill_rule = FillRule::nonzero;
+  } else if (property == "stroke-dasharray") {
+    if (value != "inherit") {
+      TextScan in(value);
+      const auto first = in.number();
+      style.dashed = first && *first > 0;
+    }
+  } else if (property == "visibility") {
+    if (value == "visible") style.visible = true;
+    if (value == "hidden" || value == "collapse") style.visible = false;
+  } else if (property == "display") {
+    style.displayed = value != "none";
+  }
+}
+
+void StyleSheet::add(std::string_view css) {
+  const std::string text = without_comments(css);
+  std::string_view rest = text;
+  while (!(rest = trimmed(rest)).empty()) {
+    const auto open = rest.find('{');
+    if (rest.front() == '@' && rest.find(';') < open) {
+      rest.remove_prefix(rest.find(';') + 1);
+      continue;
+    }
+    if (open == std::string_view::npos) return;
+    std::size_t close = open + 1;
+    for (int depth = 1; close < rest.size(); ++close) {
+      if (rest[close] == '{') ++depth;
+      if (rest[close] == '}' && --depth == 0) break;
+    }
+    const auto selectors = trimmed(rest.substr(0, open));
+    const auto body = rest.substr(open + 1, std::min(close, rest.size()) - open - 1);
+    rest.remove_prefix(std::min(close + 1, rest.size()));
+    if (selectors.starts_with('@')) {
+      ignored_.emplace_back(selectors);
+      continue;
+    }
+    const auto declarations = parse_declarations(body);
+    for (auto selector : split(selectors, ',')) {
+      selector = trimmed(selector);
+      Rule rule;
+      rule.declarations = declarations;
+      bool simple = !selector.empty();
+      for (std::size_t i = 0; i < selector.size() && simple;) {
+        const char kind = selector[i];
+        std::size_t from = i + (kind == '.' || kind == '#' || kind == '*' ? 1 : 0), to = from;
+        while (to < selector.size() && is_name_char(selector[to])) ++to;
+        const auto name = selector.substr(from, to - from);
+        if (kind == '*' && i == 0 && name.empty()) {
+        } else if (name.empty()) {
+          simple = false;
+        } else if (kind == '.') {
+          rule.classes.emplace_back(name), rule.weight += 100;
+        } else if (kind == '#') {
+          rule.id = name, rule.weight += 10000;
+        } else if (i == 0) {
+          rule.tag = name, rule.weight += 1;
+        } else {
+          simple = false;
+        }
+        i = to;
+      }
+      if (simple) {
+        rules_.push_back(std::move(rule));
+      } else {
+        ignored_.emplace_back(selector);
+      }
+    }
+  }
+  std::stable_sort(rules_.begin(), rules_.end(), [](const Rule& a, const Rule& b) { return a.weight < b.weight; });
+}
+
+Declarations StyleSheet::matching(std::string_view tag, std::string_view id, std::string_view classes) const {
+  Declarations out;
+  for (const auto& rule : rules_) {
+    const bool fits =
+        (rule.tag.empty() || rule.tag == tag) && (rule.id.empty() || rule.id == id) &&
+        std::all_of(rule.classes.begin(), rule.classes.end(), [&](const auto& c) { return has_word(classes, c); });
+    if (fits) out.insert(out.end(), rule.declarations.begin(), rule.declarations.end());
+  }
+  return out;
+}
+
+}  // namespace dotlane

@@ -1,0 +1,60 @@
+// The part of CSS that decides how an SVG element is painted: style sheets, style attributes, inheritance.
+#pragma once
+
+#include <functional>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <utility>
+#include <vector>
+
+#include "core/color.hpp"
+#include "core/geometry/path.hpp"
+
+namespace dotlane {
+
+/// The painting properties Dot Lane reads, as they stand on one element. `display` is the only one not inherited.
+struct SvgStyle {
+  std::optional<Color> stroke;        ///< nothing = none
+  std::optional<Color> fill{Color{}};  ///< black unless said otherwise, as SVG has it
+  Color current_color;
+  FillRule fill_rule = FillRule::nonzero;
+  bool dashed = false;
+  bool visible = true;
+  bool displayed = true;
+};
+
+using Declarations = std::vector<std::pair<std::string, std::string>>;
+
+/// "stroke: red; fill: none" as name and value pairs; anything unreadable is passed over, as CSS asks.
+[[nodiscard]] Declarations parse_declarations(std::string_view text);
+
+/// Finds the colour of a paint server ("url(#sunset)") by its id.
+using PaintServer = std::function<std::optional<Color>(std::string_view id)>;
+
+/// Applies one property; unknown properties and values leave the style as it is.
+void apply(SvgStyle& style, std::string_view property, std::string_view value, const PaintServer& server);
+
+/// Rules with type, class and id selectors ("path", ".cut", "#roof", "path.cut", "*"), in cascade order.
+class StyleSheet {
+ public:
+  /// Adds the text of a style element.
+  void add(std::string_view css);
+  /// All declarations that fit the element, weakest first.
+  [[nodiscard]] Declarations matching(std::string_view tag, std::string_view id, std::string_view classes) const;
+  /// Selectors that were passed over because they are of another kind.
+  [[nodiscard]] const std::vector<std::string>& ignored() const { return ignored_; }
+  [[nodiscard]] bool empty() const { return rules_.empty(); }
+
+ private:
+  struct Rule {
+    std::string tag, id;
+    std::vector<std::string> classes;
+    int weight = 0;
+    Declarations declarations;
+  };
+  std::vector<Rule> rules_;
+  std::vector<std::string> ignored_;
+};
+
+}  // namespace dotlane

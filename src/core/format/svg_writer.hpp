@@ -1,0 +1,16 @@
+// SVG out: physical units, one named group for each pass.
+#pragma once
+
+#include <string>
+
+#include "core/plan/selection.hpp"
+
+namespace dotlane {
+
+/// The plan's lines as an SVG the size of the mat, in mm, one group for each pass in running order, labelled
+/// "1 draw Fine pen 0.4, black". Curves stay curves. Mirrored when the plan is. Lines that no pass runs (print, guide)
+/// come first in a group "not run" when no single pass was asked for.
+[[nodiscard]] std::string write_svg(const Project& project, const Layout& layout, const Plan& plan,
+                                    const ExportSelection& selection = {});
+
+}  // namespace dotlane

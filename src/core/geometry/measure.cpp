@@ -1,0 +1,110 @@
+#include "core/geometry/measure.hpp"
+
+#include <array>
+#include <polyclipping/clipper.hpp>
+
+#include "core/geometry/flatten.hpp"
+
+namespace dotlane {
+namespace {
+
+Vec cubic_at(Vec a, const Segment& s, double t) {
+  const double u = 1 - t;
+  return a * (u * u * u) + s.c1 * (3 * u * u * t) + s.c2 * (3 * u * t * t) + s.end * (t * t * t);
+}
+
+void add_extrema(Box& box, Vec a, const Segment& s, double Vec::*axis) {
+  // Roots of the derivative: A t² + B t + C.
+  const double p0 = a.*axis, p1 = s.c1.*axis, p2 = s.c2.*axis, p3 = s.end.*axis;
+  const double A = -p0 + 3 * p1 - 3 * p2 + p3, B = 2 * (p0 - 2 * p1 + p2), C = p1 - p0;
+  auto take = [&](double t) {
+    if (t > 0 && t < 1) box.add(cubic_at(a, s, t));
+  };
+  if (std::abs(A) < 1e-12 * (std::abs(B) + std::abs(C))) {
+    if (B != 0) take(-C / B);
+    return;
+  }
+  const double disc = B * B - 4 * A * C;
+  if (disc < 0) return;
+  const double q = -0.5 * (B + std::copysign(std::sqrt(disc), B));
+  take(q / A);
+  if (q != 0) take(C / q);
+}
+
+double speed_integral(Vec a, const Segment& s, double t0, double t1) {
+  // 5-point Gauss-Legendre nodes and weights (Abramowitz and Stegun, table 25.4).
+  constexpr std::array<double, 5> x{0, 0.5384693101056831, -0.5384693101056831, 0.9061798459386640,
+                                    -0.9061798459386640};
+  constexpr std::array<double, 5> w{0.5688888888888889, 0.4786286704993665, 0.4786286704993665, 0.2369268850561891,
+                                    0.2369268850561891};
+  const double mid = (t0 + t1) / 2, half = (t1 - t0) / 2;
+  double sum = 0;
+  for (std::size_t i = 0; i < x.size(); ++i) {
+    const double t = mid + half * x[i], u = 1 - t;
+    const Vec d = (s.c1 - a) * (3 * u * u) + (s.c2 - s.c1) * (6 * u * t) + (s.end - s.c2) * (3 * t * t);
+    sum += w[i] * norm(d);
+  }
+  return sum * half;
+}
+
+double cubic_length(Vec a, const Segment& s, double t0, double t1, double whole, int depth) {
+  const double mid = (t0 + t1) / 2;
+  const double left = speed_integral(a, s, t0, mid), right = speed_integral(a, s, mid, t1);
+  if (depth == 0 || std::abs(left + right - whole) < 1e-7) return left + right;
+  return cubic_length(a, s, t0, mid, left, depth - 1) + cubic_length(a, s, mid, t1, right, depth - 1);
+}
+
+}  // namespace
+
+Box bounds_of(const Path& path) {
+  Box box;
+  for (const auto& contour : path.contours) {
+    Vec at = contour.start;
+    box.add(at);
+    for (const auto& s : contour.segments) {
+      box.add(s.end);
+      if (!s.straight && !(box.contains(s.c1) && box.contains(s.c2))) {
+        add_extrema(box, at, s, &Vec::x);
+        add_extrema(box, at, s, &Vec::y);
+      }
+      at = s.end;
+    }
+  }
+  return box;
+}
+
+double length_of(const Path& path) {
+  double total = 0;
+  for (const auto& contour : path.contours) {
+    Vec at = contour.start;
+    for (const auto& s : contour.segments) {
+      total += s.straight ? distance(at, s.end) : cubic_length(at, s, 0, 1, speed_integral(at, s, 0, 1), 12);
+      at = s.end;
+    }
+  }
+  return total;
+}
+
+double enclosed_area_of(const Path& path) {
+  constexpr double kPerMm = 1e4;  // 0.1 µm grid; Clipper's range then reaches 100 m and more
+  ClipperLib::Paths rings;
+  for (const auto& contour : path.contours) {
+    if (!contour.closed) continue;
+    auto& ring = rings.emplace_back();
+    for (const Vec p : flatten(contour, 0.001).points) {
+      ring.emplace_back(static_cast<ClipperLib::cInt>(std::llround(p.x * kPerMm)),
+                        static_cast<ClipperLib::cInt>(std::llround(p.y * kPerMm)));
+    }
+  }
+  if (rings.empty()) return 0;
+  const auto rule = path.fill_rule == FillRule::evenodd ? ClipperLib::pftEvenOdd : ClipperLib::pftNonZero;
+  ClipperLib::Clipper clipper;
+  clipper.AddPaths(rings, ClipperLib::ptSubject, true);
+  ClipperLib::Paths united;
+  clipper.Execute(ClipperLib::ctUnion, united, rule, rule);
+  double area = 0;
+  for (const auto& ring : united) area += ClipperLib::Area(ring);
+  return area / (kPerMm * kPerMm);
+}
+
+}  // namespace dotlane

@@ -1,0 +1,39 @@
+// What happened on the cutter: the last value on the road.
+#pragma once
+
+#include <map>
+#include <string>
+#include <vector>
+
+#include "core/geometry/vec.hpp"
+
+namespace dotlane {
+
+/// A course the tool really took while it was down, mm on the mat.
+struct Mark {
+  std::string tool;
+  int mat = 1;  ///< which mat load it is on
+  std::vector<Vec> points;
+};
+
+enum class Outcome { running, done, cancelled, failed };
+
+[[nodiscard]] constexpr const char* word(Outcome o) {
+  switch (o) {
+    case Outcome::running: return "running";
+    case Outcome::done: return "done";
+    case Outcome::cancelled: return "cancelled";
+    default: return "failed";
+  }
+}
+
+struct RunRecord {
+  Outcome outcome = Outcome::running;
+  std::string problem;  ///< why it failed; empty otherwise
+  int pauses = 0;       ///< pauses it stopped at
+  double seconds = 0;   ///< of the cutter's own clock: moving, lifting and lowering, hands not counted
+  std::map<std::string, double> marked_mm;  ///< by tool id
+  std::vector<Mark> marks;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,94 @@
+#include "core/plan/motion.hpp"
+
+#include <algorithm>
+
+namespace dotlane {
+namespace {
+
+/// Seconds of one move: speed up from v0 to the peak, hold it, brake to v1.
+double move_seconds(double length, double v0, double peak, double v1, double accel) {
+  const double up = (peak - v0) / accel, down = (peak - v1) / accel;
+  const double ramps = (v0 + peak) / 2 * up + (v1 + peak) / 2 * down;
+  return up + down + std::max(0.0, length - ramps) / peak;
+}
+
+double corner_speed2(Vec a, Vec b, Vec c, const MotionLimits& limits) {
+  const Vec u = b - a, v = c - b;
+  const double lengths = norm(u) * norm(v);
+  if (lengths == 0) return 0;
+  // sin(t/2) for the inner angle t, from the cosine of the turn.
+  const double half = std::sqrt(std::clamp((1 + dot(u, v) / lengths) / 2, 0.0, 1.0));
+  if (half > 0.999999) return limits.speed_mm_s * limits.speed_mm_s;
+  return limits.accel_mm_s2 * limits.corner_mm * half / (1 - half);
+}
+
+}  // namespace
+
+Motion::Motion(const std::vector<Vec>& points, const MotionLimits& limits) : accel_(limits.accel_mm_s2) {
+  points_.reserve(points.size());
+  for (const Vec p : points) {
+    if (points_.empty() || !(points_.back() == p)) points_.push_back(p);
+  }
+  if (points_.size() < 2) return;
+  const std::size_t n = points_.size();
+  const double top = limits.speed_mm_s;
+  std::vector<double> v2(n, top * top);  // squared speed at each point
+  v2.front() = v2.back() = 0;
+  for (std::size_t i = 1; i + 1 < n; ++i) {
+    v2[i] = std::min(v2[i], corner_speed2(points_[i - 1], points_[i], points_[i + 1], limits));
+  }
+  for (std::size_t i = n - 1; i-- > 0;) {
+    v2[i] = std::min(v2[i], v2[i + 1] + 2 * accel_ * distance(points_[i], points_[i + 1]));
+  }
+  for (std::size_t i = 1; i < n; ++i) {
+    v2[i] = std::min(v2[i], v2[i - 1] + 2 * accel_ * distance(points_[i - 1], points_[i]));
+  }
+  moves_.reserve(n - 1);
+  for (std::size_t i = 0; i + 1 < n; ++i) {
+    const double length = distance(points_[i], points_[i + 1]);
+    const double peak = std::min(top, std::sqrt(accel_ * length + (v2[i] + v2[i + 1]) / 2));
+    moves_.push_back({seconds_, length, std::sqrt(v2[i]), peak, std::sqrt(v2[i + 1])});
+    seconds_ += move_seconds(length, moves_.back().v0, peak, moves_.back().v1, accel_);
+    length_ += length;
+  }
+}
+
+std::size_t Motion::move_at(double t) const {
+  if (moves_.empty()) return 0;
+  const auto after = std::upper_bound(moves_.begin(), moves_.end(), t,
+                                      [](double time, const Move& m) { return time < m.start_s; });
+  return after == moves_.begin() ? 0 : static_cast<std::size_t>(after - moves_.begin()) - 1;
+}
+
+Vec Motion::position_at(double t) const {
+  if (moves_.empty()) return points_.empty() ? Vec{} : points_.front();
+  if (t >= seconds_) return points_.back();
+  const std::size_t i = move_at(t);
+  const Move& m = moves_[i];
+  const double dt = std::max(0.0, t - m.start_s);
+  const double up = (m.peak - m.v0) / accel_, down = (m.peak - m.v1) / accel_;
+  const double ramps = (m.v0 + m.peak) / 2 * up + (m.v1 + m.peak) / 2 * down;
+  const double hold = std::max(0.0, m.length - ramps) / m.peak;
+  double s = 0;
+  if (dt < up) {
+    s = m.v0 * dt + accel_ * dt * dt / 2;
+  } else if (dt < up + hold) {
+    s = (m.v0 + m.peak) / 2 * up + m.peak * (dt - up);
+  } else {
+    const double left = std::max(0.0, up + hold + down - dt);
+    s = m.length - (m.v1 * left + accel_ * left * left / 2);
+  }
+  return lerp(points_[i], points_[i + 1], std::clamp(s / m.length, 0.0, 1.0));
+}
+
+double motion_seconds(const std::vector<Vec>& points, const MotionLimits& limits) {
+  if (points.size() == 2) {  // the travel case: at rest at both ends
+    const double length = distance(points[0], points[1]);
+    if (length == 0) return 0;
+    const double peak = std::min(limits.speed_mm_s, std::sqrt(limits.accel_mm_s2 * length));
+    return move_seconds(length, 0, peak, 0, limits.accel_mm_s2);
+  }
+  return Motion(points, limits).seconds();
+}
+
+}  // namespace dotlane

@@ -1,0 +1,251 @@
+#include "core/plan/plan.hpp"
+
+#include <algorithm>
+#include <map>
+#include <tuple>
+
+#include "core/plan/loads.hpp"
+#include "core/plan/order.hpp"
+
+namespace dotlane {
+namespace {
+
+/// What makes lines run in the same pass, in the order passes have before anything else is known.
+struct Group {
+  int load, role_rank;
+  double ink;  // light inks first: minus the luminance
+  std::string tool;
+  int sheet, repeats;
+  auto rank() const { return std::tie(load, role_rank, ink); }
+  friend bool operator<(const Group& a, const Group& b) {
+    return std::tie(a.load, a.role_rank, a.ink, a.tool, a.sheet, a.repeats) <
+           std::tie(b.load, b.role_rank, b.ink, b.tool, b.sheet, b.repeats);
+  }
+};
+
+struct Batch {
+  Pass pass;
+  std::vector<Polyline> chains;
+  std::vector<std::pair<int, std::size_t>> origin;  // piece id and line index of each chain
+  Group group;
+  int rank = 0;
+};
+
+std::vector<Batch> collect(const Project& project, const Layout& layout) {
+  std::map<Group, Batch> batches;
+  const auto& roles = project.plan.role_order;
+  for (const auto& placed : layout.sheets) {
+    const Stock* stock = find_stock(project, placed.sheet.stock);
+    if (!stock) continue;
+    const double flip = placed.sheet.area.x0 + placed.sheet.area.x1;
+    for (const auto& part : placed.parts) {
+      for (std::size_t i = 0; i < part->piece->lines.size(); ++i) {
+        const Line& line = part->piece->lines[i];
+        const Tool* tool = find_tool(project, line.tool);
+        if (!runs(line.role) || !tool) continue;
+        const Setting setting = setting_for(*stock, line.role);
+        const int repeats = line.repeats > 0 ? line.repeats : setting.repeats;
+        const auto role_rank = static_cast<int>(std::find(roles.begin(), roles.end(), line.role) - roles.begin());
+        const Group group{placed.sheet.load, role_rank, line.role == Role::draw ? -luminance(tool->ink) : 0.0,
+                          tool->id,          placed.sheet.id, repeats};
+        Batch& batch = batches[group];
+        if (batch.chains.empty()) {
+          batch.group = group;
+          Pass& p = batch.pass;
+          p.load = placed.sheet.load, p.sheet = placed.sheet.id, p.role = line.role, p.tool = tool->id;
+          p.repeats = repeats;
+          p.force_gf = std::clamp(setting.force_gf, tool->min_force_gf, std::max(tool->min_force_gf, tool->max_force_gf));
+          p.force_gf = std::min(p.force_gf, project.machine.max_force_gf);
+          p.speed_mm_s = setting.speed_mm_s;
+          p.depth = setting.depth;
+          p.key = std::to_string(p.load) + "/" + std::to_string(p.sheet) + "/" + std::string(word(p.role)) + "/" +
+                  p.tool + "/" + std::to_string(repeats);
+        }
+        for (const auto& chain : part->flat->lines[i].chains) {
+          Polyline on_mat = part->on_mat(chain);
+          if (project.plan.mirrored) {
+            for (auto& p : on_mat.points) p.x = flip - p.x;
+          }
+          batch.chains.push_back(std::move(on_mat));
+          batch.origin.emplace_back(part->piece->id, i);
+        }
+      }
+    }
+  }
+  std::vector<Batch> out;
+  for (auto& [group, batch] : batches) out.push_back(std::move(batch));
+  return out;
+}
+
+/// Ranks that rise wherever the order is fixed; a hand-made order fixes it between all the passes it names.
+void rank(std::vector<Batch>& batches, const std::vector<std::string>& by_hand) {
+  for (std::size_t i = 0; i < batches.size(); ++i) {
+    const bool same = i > 0 && batches[i].group.rank() == batches[i - 1].group.rank();
+    batches[i].rank = i == 0 ? 0 : batches[i - 1].rank + (same ? 0 : 1);
+  }
+  if (by_hand.empty()) return;
+  auto place = [&](const Batch& b) { return std::find(by_hand.begin(), by_hand.end(), b.pass.key) - by_hand.begin(); };
+  // The named passes take, among themselves, the slots they hold together; a pass never leaves its mat load.
+  std::vector<std::size_t> slots;
+  std::vector<Batch> named;
+  for (std::size_t i = 0; i < batches.size(); ++i) {
+    if (place(batches[i]) < static_cast<std::ptrdiff_t>(by_hand.size())) {
+      slots.push_back(i);
+      named.push_back(std::move(batches[i]));
+    }
+  }
+  std::stable_sort(named.begin(), named.end(), [&](const Batch& a, const Batch& b) {
+    return a.group.load != b.group.load ? a.group.load < b.group.load : place(a) < place(b);
+  });
+  for (std::size_t k = 0; k < slots.size(); ++k) batches[slots[k]] = std::move(named[k]);
+  for (std::size_t i = 0; i < batches.size(); ++i) batches[i].rank = static_cast<int>(i);
+}
+
+std::vector<HolderLoad> changes(const std::vector<std::string>& before, const std::vector<std::string>& after) {
+  std::vector<HolderLoad> out;
+  for (std::size_t h = 0; h < after.size(); ++h) {
+    HolderLoad load{static_cast<int>(h) + 1, "", "", after[h]};
+    if (before[h] != after[h]) load.take_out = before[h], load.put_in = after[h];
+    out.push_back(std::move(load));
+  }
+  return out;
+}
+
+void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& head) {
+  const auto limits = pass_limits(machine, pass.speed_mm_s);
+  const auto travel = travel_limits(machine);
+  for (const auto& stroke : order_strokes(batch.chains, head, pass.role == Role::cut)) {
+    const auto& [piece, line] = batch.origin[stroke.chain];
+    pass.strokes.push_back({points_of(batch.chains[stroke.chain], stroke), batch.chains[stroke.chain].closed, piece, line});
+  }
+  pass.contours = static_cast<int>(pass.strokes.size());
+  double length = 0;
+  std::vector<double> down_s;
+  for (const auto& stroke : pass.strokes) {
+    const Motion motion(stroke.points, limits);
+    length += motion.length();
+    down_s.push_back(machine.lower_s + motion.seconds() + machine.lift_s);
+  }
+  pass.length_mm = length * pass.repeats;
+  pass.lifts = pass.contours * pass.repeats;
+  for (int r = 0; r < pass.repeats; ++r) {
+    for (std::size_t i = 0; i < pass.strokes.size(); ++i) {
+      const auto& points = pass.strokes[i].points;
+      pass.travel_mm += distance(head, points.front());
+      pass.seconds += motion_seconds({head, points.front()}, travel) + down_s[i];
+      pass.stroke_end_s.push_back(pass.seconds);
+      head = points.back();
+    }
+  }
+}
+
+}  // namespace
+
+double Plan::running_seconds() const {
+  double total = 0;
+  for (const auto& pass : passes) total += pass.seconds;
+  return total;
+}
+
+Vec home_of(const Machine& machine) { return {0, machine.mat.height_mm}; }
+
+Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
+  Moment now;
+  now.head = home_of(machine);
+  for (; now.pass < plan.passes.size(); ++now.pass) {
+    const Pass& pass = plan.passes[now.pass];
+    if (seconds < pass.start_s) {
+      now.hands = true;
+      return now;
+    }
+    const std::size_t n = pass.strokes.size();
+    if (n == 0) continue;
+    if (seconds >= pass.start_s + pass.seconds) {
+      now.head = pass.strokes.back().points.back();
+      continue;
+    }
+    const double t = seconds - pass.start_s;
+    const auto& ends = pass.stroke_end_s;
+    const auto at = static_cast<std::size_t>(std::upper_bound(ends.begin(), ends.end(), t) - ends.begin());
+    now.repeat = static_cast<int>(at / n);
+    now.stroke = at % n;
+    if (at > 0) now.head = pass.strokes[(at - 1) % n].points.back();
+    const double into = t - (at > 0 ? ends[at - 1] : 0);
+    const auto& points = pass.strokes[now.stroke].points;
+    const Motion way({now.head, points.front()}, travel_limits(machine));
+    if (into < way.seconds()) {
+      now.head = way.position_at(into);
+      return now;
+    }
+    const Motion mark(points, pass_limits(machine, pass.speed_mm_s));
+    const double down_t = std::clamp(into - way.seconds() - machine.lower_s, 0.0, mark.seconds());
+    now.head = mark.position_at(down_t);
+    now.down = true;
+    const std::size_t move = mark.points().size() > 1 ? std::min(mark.move_at(down_t), mark.points().size() - 2) : 0;
+    now.under_way.assign(mark.points().begin(), mark.points().begin() + static_cast<std::ptrdiff_t>(move) + 1);
+    now.under_way.push_back(now.head);
+    return now;
+  }
+  return now;
+}
+
+MotionLimits travel_limits(const Machine& m) { return {m.travel_mm_s, m.accel_mm_s2, m.corner_mm}; }
+
+MotionLimits pass_limits(const Machine& m, double speed_mm_s) {
+  return {std::min(speed_mm_s, m.travel_mm_s), m.accel_mm_s2, m.corner_mm};
+}
+
+Plan make_plan(const Project& project, const Layout& layout) {
+  Plan plan;
+  plan.mirrored = project.plan.mirrored;
+  auto batches = collect(project, layout);
+  rank(batches, project.plan.pass_order);
+
+  Vec head = home_of(project.machine);
+  std::vector<std::string> loaded(static_cast<std::size_t>(project.machine.holders));
+  double clock = 0;
+  for (std::size_t from = 0; from < batches.size();) {
+    std::size_t to = from;
+    std::vector<LoadItem> items;
+    for (; to < batches.size() && batches[to].pass.load == batches[from].pass.load; ++to) {
+      items.push_back({batches[to].pass.tool, batches[to].rank});
+    }
+    // Holders change step by step, so the loads of each pause are read off as the passes are laid down.
+    const std::vector<std::string> at_start = loaded;
+    const auto sequence = load_holders(items, project.machine.holders, loaded);
+    std::vector<std::string> now = at_start;
+    for (std::size_t k = 0; k < sequence.size(); ++k) {
+      const bool new_mat = k == 0 && from > 0;
+      if (k == 0 || sequence[k].pause_before) {
+        const auto before = now;
+        for (std::size_t j = k; j < sequence.size() && (j == k || !sequence[j].pause_before); ++j) {
+          now[static_cast<std::size_t>(sequence[j].holder) - 1] = items[sequence[j].item].tool;
+        }
+        const auto loads = changes(before, now);
+        if (k == 0 && from == 0) {
+          plan.first_load = loads;
+        } else {
+          const auto swaps = std::count_if(loads.begin(), loads.end(), [](const HolderLoad& l) { return !l.put_in.empty(); });
+          Pause pause{plan.passes.size(), new_mat, batches[from].pass.load, loads, clock, 0};
+          pause.seconds = project.machine.swap_s * static_cast<double>(swaps + (new_mat ? 1 : 0));
+          clock += pause.seconds;
+          plan.pauses.push_back(std::move(pause));
+        }
+      }
+      Batch& batch = batches[from + sequence[k].item];
+      Pass pass = batch.pass;
+      pass.index = static_cast<int>(plan.passes.size()) + 1;
+      pass.holder = sequence[k].holder;
+      pass.pause_before = sequence[k].pause_before || new_mat;
+      run_through(pass, batch, project.machine, head);
+      pass.start_s = clock;
+      clock += pass.seconds;
+      plan.passes.push_back(std::move(pass));
+    }
+    from = to;
+  }
+  plan.seconds = clock;
+  return plan;
+}
+
+}  // namespace dotlane

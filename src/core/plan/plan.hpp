@@ -1,0 +1,91 @@
+// Plan: the passes in order, with everything each needs and how long it takes.
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "core/layout/layout.hpp"
+#include "core/plan/motion.hpp"
+
+namespace dotlane {
+
+/// One lowering of the tool. Points are mm on the mat, mirrored already when the plan is.
+struct Stroke {
+  std::vector<Vec> points;
+  bool closed = false;
+  int piece = 0;          ///< piece id
+  std::size_t line = 0;   ///< index of the line in its piece
+};
+
+/// One tool over one sheet in one role.
+struct Pass {
+  std::string key;  ///< stable name for ordering by hand: "load/sheet/role/tool/repeats"
+  int index = 1;    ///< 1-based, in running order
+  int load = 1;
+  int sheet = 1;  ///< sheet id
+  Role role = Role::cut;
+  std::string tool;
+  int holder = 1;
+  bool pause_before = false;
+  int repeats = 1;  ///< the whole pass, this many times in register
+  double force_gf = 0, speed_mm_s = 0, depth = 0;
+  std::vector<Stroke> strokes;  ///< in running order, one repeat
+  int contours = 0;             ///< strokes of one repeat
+  double length_mm = 0;         ///< tool down, all repeats
+  double travel_mm = 0;         ///< tool up, all repeats, from where the pass before ended
+  int lifts = 0;                ///< all repeats
+  double seconds = 0;           ///< without the pause before it
+  double start_s = 0;           ///< on the clock of the plan, after the pause before it
+  /// When each stroke ends, seconds from start_s: the strokes of the first repeat, then of the second, and so on.
+  std::vector<double> stroke_end_s;
+};
+
+struct HolderLoad {
+  int holder = 1;
+  std::string take_out;  ///< tool id; empty when the holder was empty or keeps its tool
+  std::string put_in;    ///< tool id; empty when nothing changes here
+  std::string holds;     ///< tool id after the pause; may be empty
+};
+
+/// Hands are needed.
+struct Pause {
+  std::size_t before_pass = 0;  ///< index into passes
+  bool change_mat = false;      ///< another mat load goes in
+  int load = 1;
+  std::vector<HolderLoad> holders;  ///< one for each holder
+  double start_s = 0, seconds = 0;
+};
+
+struct Plan {
+  std::vector<Pass> passes;
+  std::vector<HolderLoad> first_load;
+  std::vector<Pause> pauses;
+  bool mirrored = false;
+  double seconds = 0;  ///< run and pauses, without the first loading
+  [[nodiscard]] double running_seconds() const;
+};
+
+/// Head position before the first pass: the lower left corner of the mat, HPGL's origin.
+[[nodiscard]] Vec home_of(const Machine& machine);
+[[nodiscard]] MotionLimits travel_limits(const Machine& machine);
+[[nodiscard]] MotionLimits pass_limits(const Machine& machine, double speed_mm_s);
+
+/// Plans every line whose role runs and that has a tool. Loads come one after the other; within a load the passes go
+/// by the project's role order, light inks before dark, in the order dragged by hand where there is one, and within
+/// equal rank so that pauses are fewest. Cut passes run inner contours before outer ones. With `mirrored`, each sheet's
+/// strokes are reflected once across the sheet's upright middle line, here and nowhere else.
+[[nodiscard]] Plan make_plan(const Project& project, const Layout& layout);
+
+/// What the plan is doing at a moment of its clock.
+struct Moment {
+  std::size_t pass = 0;    ///< index into passes; passes.size() when all is done
+  int repeat = 0;          ///< from 0
+  std::size_t stroke = 0;  ///< strokes before it are done in this repeat
+  std::vector<Vec> under_way;  ///< what the stroke has marked so far
+  Vec head;
+  bool down = false;
+  bool hands = false;  ///< in the pause before `pass`
+};
+[[nodiscard]] Moment moment_at(const Plan& plan, const Machine& machine, double seconds);
+
+}  // namespace dotlane

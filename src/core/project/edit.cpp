@@ -1,0 +1,374 @@
+#include "core/project/edit.hpp"
+
+#include <algorithm>
+#include <filesystem>
+#include <map>
+#include <set>
+
+#include "core/geometry/measure.hpp"
+#include "core/project/presets.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+template <class Change>
+Project edit_piece(Project project, int id, Change&& change) {
+  for (auto& piece : project.pieces) {
+    if (piece->id == id) piece.edit(change);
+  }
+  return project;
+}
+
+/// Runs `change(project, piece, line)` for each line named; untouched pieces stay shared.
+template <class Change>
+Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& change) {
+  std::map<int, std::set<std::string>> wanted;
+  for (const auto& ref : refs) wanted[ref.piece].insert(ref.line);
+  for (std::size_t i = 0; i < project.pieces.size(); ++i) {
+    const auto found = wanted.find(project.pieces[i]->id);
+    if (found == wanted.end()) continue;
+    Piece piece = *project.pieces[i];
+    for (auto& line : piece.lines) {
+      if (found->second.contains(line.id)) change(project, piece, line);
+    }
+    project.pieces[i] = std::move(piece);
+  }
+  return project;
+}
+
+template <class Match>
+std::vector<LineRef> lines_where(const Project& project, Match match) {
+  std::vector<LineRef> out;
+  for (const auto& piece : project.pieces) {
+    for (const auto& line : piece->lines) {
+      if (match(*piece, line)) out.push_back({piece->id, line.id});
+    }
+  }
+  return out;
+}
+
+int next_piece_id(const Project& project) {
+  int id = 1;
+  for (const auto& piece : project.pieces) id = std::max(id, piece->id + 1);
+  return id;
+}
+
+bool has(const std::vector<int>& ids, int id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); }
+
+}  // namespace
+
+std::vector<Role> guess_roles(const std::vector<ArtLine>& lines) {
+  std::vector<Role> out;
+  std::vector<Box> cut_outlines;
+  auto closed = [](const ArtLine& l) {
+    return std::any_of(l.path.contours.begin(), l.path.contours.end(), [](const Contour& c) { return c.closed; });
+  };
+  for (const auto& line : lines) {
+    if (!line.dashed && closed(line)) cut_outlines.push_back(bounds_of(line.path));
+  }
+  for (const auto& line : lines) {
+    if (!line.stroke && !line.fill) {
+      out.push_back(Role::guide);
+    } else if (line.dashed) {
+      const Box box = bounds_of(line.path);
+      const bool inside = std::any_of(cut_outlines.begin(), cut_outlines.end(),
+                                      [&](const Box& outline) { return outline.grown(0.01).contains(box); });
+      out.push_back(inside ? Role::score : Role::draw);
+    } else {
+      out.push_back(closed(line) ? Role::cut : Role::draw);
+    }
+  }
+  return out;
+}
+
+std::string fresh_tool_id(const Project& project, const std::string& name) {
+  std::string slug;
+  for (const char c : lower_case(name)) {
+    if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9')) {
+      slug += c;
+    } else if (!slug.empty() && slug.back() != '-') {
+      slug += '-';
+    }
+  }
+  while (!slug.empty() && slug.back() == '-') slug.pop_back();
+  if (slug.empty()) slug = "tool";
+  std::string id = slug;
+  for (int n = 2; find_tool(project, id); ++n) id = slug + "-" + std::to_string(n);
+  return id;
+}
+
+std::string choose_tool(Project& project, Role role, Color ink, const std::string& stock) {
+  if (!runs(role)) return {};
+  const Stock* material = find_stock(project, stock);
+  const Tool* any = nullptr;
+  for (const auto& tool : project.tools) {
+    if (!serves(tool, role)) continue;
+    if (!any) any = &tool;
+    if (role == Role::draw ? tool.ink == ink : !material || material->thickness_mm <= tool.thickest_mm) return tool.id;
+  }
+  if (role == Role::draw) {
+    Tool pen = pen_of(ink);
+    pen.id = fresh_tool_id(project, pen.id);
+    project.tools.push_back(pen);
+    return pen.id;
+  }
+  return any ? any->id : std::string{};
+}
+
+void match_sheets(Project& project) {
+  std::erase_if(project.sheets, [&](const Sheet& sheet) {
+    return std::none_of(project.pieces.begin(), project.pieces.end(),
+                        [&](const Shared<Piece>& p) { return p->stock == sheet.stock; });
+  });
+  for (const auto& piece : project.pieces) {
+    if (sheet_of(project, piece->stock)) continue;
+    Sheet sheet;
+    for (const auto& other : project.sheets) {
+      sheet.id = std::max(sheet.id, other.id);
+      sheet.load = std::max(sheet.load, other.load + 1);
+    }
+    ++sheet.id;
+    sheet.stock = piece->stock;
+    sheet.area = project.machine.mat_area();
+    project.sheets.push_back(sheet);
+  }
+}
+
+Project add_artwork(Project project, const Artwork& art, const std::string& file, int* id) {
+  Piece piece;
+  piece.id = next_piece_id(project);
+  if (id) *id = piece.id;
+  const std::filesystem::path path(file);
+  piece.name = path.stem().string();
+  std::replace_if(piece.name.begin(), piece.name.end(), [](char c) { return c == '-' || c == '_'; }, ' ');
+  if (!piece.name.empty() && piece.name[0] >= 'a' && piece.name[0] <= 'z') {
+    piece.name[0] = static_cast<char>(piece.name[0] - 'a' + 'A');
+  }
+  piece.stock = project.sheets.empty() ? "cover-65" : project.sheets.front().stock;
+  if (!find_stock(project, piece.stock)) piece.stock = project.stocks.empty() ? "" : project.stocks.front().id;
+  piece.source = {path.filename().string(), art.unit_source, art.per_inch, art.notes};
+  for (auto& note : piece.source.notes) {
+    for (auto& ref : note.lines) ref.piece = piece.id;
+  }
+  const auto roles = guess_roles(art.lines);
+  for (std::size_t i = 0; i < art.lines.size(); ++i) {
+    const auto& from = art.lines[i];
+    Line line;
+    line.id = from.id;
+    line.layer = from.layer;
+    line.path = from.path;
+    line.color = from.stroke ? *from.stroke : from.fill.value_or(Color{128, 128, 128});
+    line.filled = from.fill.has_value();
+    line.dashed = from.dashed;
+    line.role = roles[i];
+    line.role_guessed = line.role != Role::guide;
+    line.tool = choose_tool(project, line.role, line.color, piece.stock);
+    piece.lines.push_back(std::move(line));
+  }
+  project.pieces.insert(project.pieces.begin(), Shared<Piece>(std::move(piece)));
+  match_sheets(project);
+  return project;
+}
+
+Project assign_role(Project project, const std::vector<LineRef>& lines, Role role, const std::string& tool) {
+  return edit_lines(std::move(project), lines, [&](Project& p, const Piece& piece, Line& line) {
+    line.role = role;
+    line.role_guessed = false;
+    line.tool = tool.empty() ? choose_tool(p, role, line.color, piece.stock) : tool;
+  });
+}
+
+Project confirm_roles(Project project, const std::vector<LineRef>& lines) {
+  return edit_lines(std::move(project), lines, [](Project&, const Piece&, Line& line) { line.role_guessed = false; });
+}
+
+Project set_repeats(Project project, const std::vector<LineRef>& lines, int repeats) {
+  return edit_lines(std::move(project), lines,
+                    [&](Project&, const Piece&, Line& line) { line.repeats = std::clamp(repeats, 0, 99); });
+}
+
+std::vector<LineRef> lines_of_color(const Project& project, Color color) {
+  return lines_where(project, [&](const Piece&, const Line& line) { return line.color == color; });
+}
+
+std::vector<LineRef> lines_of_layer(const Project& project, int piece, const std::string& layer) {
+  return lines_where(project, [&](const Piece& p, const Line& l) { return p.id == piece && l.layer == layer; });
+}
+
+std::vector<LineRef> lines_of_piece(const Project& project, int piece) {
+  return lines_where(project, [&](const Piece& p, const Line&) { return p.id == piece; });
+}
+
+Box bounds_on_mat(const Piece& piece) {
+  Box box;
+  for (const auto& line : piece.lines) box.add(bounds_of(transformed(*line.path, piece.placement)));
+  return box;
+}
+
+Project move_pieces(Project project, const std::vector<int>& pieces, Vec by) {
+  for (auto& piece : project.pieces) {
+    if (has(pieces, piece->id)) {
+      piece.edit([&](Piece& p) { p.placement = Affine::move(by.x, by.y) * p.placement; });
+    }
+  }
+  return project;
+}
+
+Project resize_piece(Project project, int id, std::optional<double> width_mm, std::optional<double> height_mm,
+                     Vec anchor) {
+  return edit_piece(std::move(project), id, [&](Piece& p) {
+    const Box box = bounds_on_mat(p);
+    if (box.empty()) return;
+    double sx = width_mm && box.width() > 0 ? *width_mm / box.width() : 0;
+    double sy = height_mm && box.height() > 0 ? *height_mm / box.height() : 0;
+    if (sx <= 0 && sy <= 0) return;
+    if (p.aspect_locked) {
+      const double s = sx > 0 && sy > 0 ? std::min(sx, sy) : std::max(sx, sy);
+      sx = sy = s;
+    } else {
+      if (sx <= 0) sx = 1;
+      if (sy <= 0) sy = 1;
+    }
+    const Vec fixed{box.x0 + anchor.x * box.width(), box.y0 + anchor.y * box.height()};
+    p.placement = Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
+  });
+}
+
+Project turn_piece(Project project, int id, double degrees) {
+  return edit_piece(std::move(project), id, [&](Piece& p) {
+    const Vec c = bounds_on_mat(p).centre();
+    p.placement = Affine::move(c.x, c.y) * Affine::rotate(-degrees) * Affine::move(-c.x, -c.y) * p.placement;
+  });
+}
+
+Project bring_onto_mat(Project project, const std::vector<int>& pieces) {
+  Box box;
+  for (const auto& piece : project.pieces) {
+    if (has(pieces, piece->id)) box.add(bounds_on_mat(*piece));
+  }
+  if (box.empty()) return project;
+  const Box usable = project.machine.usable_area();
+  auto shift = [](double low, double high, double from, double to) {
+    if (high - low > to - from) return (from + to) / 2 - (low + high) / 2;
+    return low < from ? from - low : high > to ? to - high : 0.0;
+  };
+  return move_pieces(std::move(project), pieces,
+                     {shift(box.x0, box.x1, usable.x0, usable.x1), shift(box.y0, box.y1, usable.y0, usable.y1)});
+}
+
+Project set_aspect_lock(Project project, int piece, bool locked) {
+  return edit_piece(std::move(project), piece, [&](Piece& p) { p.aspect_locked = locked; });
+}
+
+Project rename_piece(Project project, int piece, const std::string& name) {
+  return edit_piece(std::move(project), piece, [&](Piece& p) { p.name = name; });
+}
+
+Project set_stock(Project project, int piece, const std::string& stock) {
+  if (!find_stock(project, stock)) return project;
+  project = edit_piece(std::move(project), piece, [&](Piece& p) { p.stock = stock; });
+  match_sheets(project);
+  return project;
+}
+
+Project shift_layer(Project project, int id, int by) {
+  auto& pieces = project.pieces;
+  const auto at = std::find_if(pieces.begin(), pieces.end(), [&](const Shared<Piece>& p) { return p->id == id; });
+  if (at == pieces.end()) return project;
+  const auto from = at - pieces.begin();
+  const auto to = std::clamp<std::ptrdiff_t>(from + by, 0, static_cast<std::ptrdiff_t>(pieces.size()) - 1);
+  auto moved = *at;
+  pieces.erase(at);
+  pieces.insert(pieces.begin() + to, std::move(moved));
+  return project;
+}
+
+Project duplicate_piece(Project project, int id, int* copy_id) {
+  const auto at = std::find_if(project.pieces.begin(), project.pieces.end(),
+                               [&](const Shared<Piece>& p) { return p->id == id; });
+  if (at == project.pieces.end()) return project;
+  Piece copy = **at;
+  copy.id = next_piece_id(project);
+  copy.placement = Affine::move(10, 10) * copy.placement;
+  for (auto& note : copy.source.notes) {
+    for (auto& ref : note.lines) ref.piece = copy.id;
+  }
+  if (copy_id) *copy_id = copy.id;
+  project.pieces.insert(at, Shared<Piece>(std::move(copy)));
+  return project;
+}
+
+Project remove_pieces(Project project, const std::vector<int>& ids) {
+  std::erase_if(project.pieces, [&](const Shared<Piece>& p) { return has(ids, p->id); });
+  match_sheets(project);
+  return project;
+}
+
+Project remove_lines(Project project, const std::vector<LineRef>& refs) {
+  const std::set<LineRef> gone(refs.begin(), refs.end());
+  for (auto& piece : project.pieces) {
+    const int id = piece->id;
+    const bool touched = std::any_of(gone.begin(), gone.end(), [&](const LineRef& ref) { return ref.piece == id; });
+    if (touched) {
+      piece.edit([&](Piece& p) {
+        std::erase_if(p.lines, [&](const Line& line) { return gone.contains({id, line.id}); });
+      });
+    }
+  }
+  std::erase_if(project.pieces, [](const Shared<Piece>& p) { return p->lines.empty(); });
+  match_sheets(project);
+  return project;
+}
+
+Project split_by_layer(Project project, int id) {
+  const auto at = std::find_if(project.pieces.begin(), project.pieces.end(),
+                               [&](const Shared<Piece>& p) { return p->id == id; });
+  if (at == project.pieces.end()) return project;
+  const Piece whole = **at;
+  std::vector<std::string> layers;
+  for (const auto& line : whole.lines) {
+    if (std::find(layers.begin(), layers.end(), line.layer) == layers.end()) layers.push_back(line.layer);
+  }
+  if (layers.size() < 2) return project;
+  const int first_new = next_piece_id(project);
+  std::vector<Shared<Piece>> parts;
+  for (std::size_t i = 0; i < layers.size(); ++i) {
+    Piece part = whole;
+    part.id = i == 0 ? whole.id : first_new + static_cast<int>(i) - 1;
+    if (!layers[i].empty()) part.name = layers[i];
+    if (i > 0) part.source.notes.clear();
+    std::erase_if(part.lines, [&](const Line& line) { return line.layer != layers[i]; });
+    // What a file paints last lies on top.
+    parts.insert(parts.begin(), Shared<Piece>(std::move(part)));
+  }
+  const auto place = project.pieces.erase(at);
+  project.pieces.insert(place, parts.begin(), parts.end());
+  return project;
+}
+
+Project settle_size(Project project, int id, double per_inch) {
+  if (!(per_inch > 0)) return project;
+  return edit_piece(std::move(project), id, [&](Piece& p) {
+    const double s = p.source.per_inch / per_inch;
+    p.placement = p.placement * Affine::scale(s, s);
+    p.source.per_inch = per_inch;
+    std::erase_if(p.source.notes, [](const Finding& note) { return note.code == "size-assumed"; });
+  });
+}
+
+Project close_ends(Project project, const std::vector<LineRef>& lines, double gap_mm) {
+  return edit_lines(std::move(project), lines, [&](Project&, const Piece& piece, Line& line) {
+    line.path.edit([&](Path& path) {
+      for (auto& contour : path.contours) {
+        if (contour.closed || contour.segments.empty()) continue;
+        const Vec a = piece.placement(contour.start), b = piece.placement(contour.segments.back().end);
+        if (distance(a, b) > gap_mm) continue;
+        contour.closed = true;
+      }
+      path = with_meeting_ends_closed(std::move(path));
+    });
+  });
+}
+
+}  // namespace dotlane

@@ -1,0 +1,72 @@
+// Edits of a project: values in, values out. Ids that do not exist are passed over, so a late edit does no harm.
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "core/project/artwork.hpp"
+#include "core/project/project.hpp"
+
+namespace dotlane {
+
+/// Says what each line of new artwork probably is: dashed inside a cut outline = score, open strokes = draw,
+/// closed = cut, unpainted = guide.
+[[nodiscard]] std::vector<Role> guess_roles(const std::vector<ArtLine>& lines);
+
+/// Adds the artwork as one piece on top, at the place it has in its file, on the first sheet's stock (65 lb cover when
+/// there is no sheet yet). Roles are guessed and marked so; drawn lines get a pen of their colour, added to the rack
+/// when it has none. Returns the new piece's id through `id` when given.
+[[nodiscard]] Project add_artwork(Project project, const Artwork& art, const std::string& file, int* id = nullptr);
+
+/// Gives the lines this role. `tool` is a rack id that serves it; empty picks one (see choose_tool).
+[[nodiscard]] Project assign_role(Project project, const std::vector<LineRef>& lines, Role role,
+                                  const std::string& tool = {});
+[[nodiscard]] Project confirm_roles(Project project, const std::vector<LineRef>& lines);
+[[nodiscard]] Project set_repeats(Project project, const std::vector<LineRef>& lines, int repeats);
+
+/// The rack tool for a role on a stock: for draw a pen of this ink (added to the rack when there is none), for cut the
+/// first blade that takes the thickness, else the first that serves. Empty for print and guide.
+[[nodiscard]] std::string choose_tool(Project& project, Role role, Color ink, const std::string& stock);
+
+/// Every line of the pieces that has this colour, or this layer.
+[[nodiscard]] std::vector<LineRef> lines_of_color(const Project& project, Color color);
+[[nodiscard]] std::vector<LineRef> lines_of_layer(const Project& project, int piece, const std::string& layer);
+[[nodiscard]] std::vector<LineRef> lines_of_piece(const Project& project, int piece);
+
+/// The tight bounds of the piece's curves on the mat, mm.
+[[nodiscard]] Box bounds_on_mat(const Piece& piece);
+
+[[nodiscard]] Project move_pieces(Project project, const std::vector<int>& pieces, Vec by);
+/// Scales the piece so that its bounds become this size, keeping the corner given by `anchor` (0,0 = top left,
+/// 1,1 = bottom right) in place. A size of nothing follows the other when the aspect is locked, else stays.
+[[nodiscard]] Project resize_piece(Project project, int piece, std::optional<double> width_mm,
+                                   std::optional<double> height_mm, Vec anchor = {0, 0});
+/// Turns the piece by `degrees` counter-clockwise as seen, about its middle.
+[[nodiscard]] Project turn_piece(Project project, int piece, double degrees);
+/// Moves the pieces together by the least that puts their bounds inside the usable area; centres what is too large.
+[[nodiscard]] Project bring_onto_mat(Project project, const std::vector<int>& pieces);
+[[nodiscard]] Project set_aspect_lock(Project project, int piece, bool locked);
+[[nodiscard]] Project rename_piece(Project project, int piece, const std::string& name);
+/// Moves the piece to the stock, adding a sheet of it on a mat load of its own when there is none.
+[[nodiscard]] Project set_stock(Project project, int piece, const std::string& stock);
+/// Moves the piece up (-1) or down (+1) in layer order.
+[[nodiscard]] Project shift_layer(Project project, int piece, int by);
+[[nodiscard]] Project duplicate_piece(Project project, int piece, int* id = nullptr);
+[[nodiscard]] Project remove_pieces(Project project, const std::vector<int>& pieces);
+/// Removes single lines; a piece left without lines goes too.
+[[nodiscard]] Project remove_lines(Project project, const std::vector<LineRef>& lines);
+/// One piece for each layer of the artwork, named after it, in the same place.
+[[nodiscard]] Project split_by_layer(Project project, int piece);
+/// Rescales a piece whose size was assumed to another number of units per inch and takes the size as settled.
+[[nodiscard]] Project settle_size(Project project, int piece, double per_inch);
+/// Closes open contours of the lines whose ends are at most `gap_mm` apart on the mat.
+[[nodiscard]] Project close_ends(Project project, const std::vector<LineRef>& lines, double gap_mm);
+
+/// Removes sheets whose stock no piece uses and adds one for each stock that has pieces but no sheet.
+void match_sheets(Project& project);
+
+/// A slug not yet taken: "fine-pen-2" when "fine-pen" exists.
+[[nodiscard]] std::string fresh_tool_id(const Project& project, const std::string& name);
+
+}  // namespace dotlane

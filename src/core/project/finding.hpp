@@ -1,0 +1,44 @@
+// What a check or a reader has to say: one sentence with its figure, and where it applies.
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace dotlane {
+
+enum class Severity { info, warning, error };
+
+[[nodiscard]] constexpr const char* word(Severity s) {
+  return s == Severity::error ? "error" : s == Severity::warning ? "warning" : "info";
+}
+
+/// A line of a piece, by their ids. A reader that knows no pieces yet leaves `piece` at 0.
+struct LineRef {
+  int piece = 0;
+  std::string line;
+  friend bool operator==(const LineRef&, const LineRef&) = default;
+  friend auto operator<=>(const LineRef&, const LineRef&) = default;
+};
+
+/// An edit of the project that would settle a finding; carried out by apply_fix() in core/check/checks.hpp.
+struct Fix {
+  enum class Kind { bring_onto_mat, close_ends, remove_lines, confirm_roles, use_tool, restore_order, set_per_inch };
+  Kind kind = Kind::confirm_roles;
+  std::string label;        ///< on the button: "Bring onto the mat"
+  std::string tool;         ///< use_tool: the rack id
+  double number = 0;        ///< set_per_inch: units per inch; close_ends: the widest gap in mm
+  std::vector<LineRef> on;  ///< the lines it touches; empty means all that the finding names
+  friend bool operator==(const Fix&, const Fix&) = default;
+};
+
+struct Finding {
+  std::string code;  ///< stable, lower case with dashes: "open-cut"
+  Severity severity = Severity::info;
+  std::string message;  ///< one sentence with its figure, then what to do
+  std::vector<LineRef> lines;
+  std::vector<Fix> fixes;
+  friend bool operator==(const Finding&, const Finding&) = default;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,49 @@
+#include "core/project/project.hpp"
+
+#include <algorithm>
+
+namespace dotlane {
+namespace {
+
+template <class Range, class Match>
+auto* first_of(Range& range, Match match) {
+  const auto found = std::find_if(range.begin(), range.end(), match);
+  return found == range.end() ? nullptr : &*found;
+}
+
+}  // namespace
+
+const Piece* find_piece(const Project& project, int id) {
+  const auto* found = first_of(project.pieces, [&](const Shared<Piece>& p) { return p->id == id; });
+  return found ? &**found : nullptr;
+}
+
+const Tool* find_tool(const Project& project, const std::string& id) {
+  return first_of(project.tools, [&](const Tool& t) { return t.id == id; });
+}
+
+const Stock* find_stock(const Project& project, const std::string& id) {
+  return first_of(project.stocks, [&](const Stock& s) { return s.id == id; });
+}
+
+const Sheet* sheet_of(const Project& project, const std::string& stock) {
+  return first_of(project.sheets, [&](const Sheet& s) { return s.stock == stock; });
+}
+
+bool serves(const Tool& tool, Role role) {
+  return std::find(tool.serves.begin(), tool.serves.end(), role) != tool.serves.end();
+}
+
+Setting setting_for(const Stock& stock, Role role) {
+  const auto own = stock.settings.find(role);
+  if (own != stock.settings.end()) return own->second;
+  switch (role) {
+    case Role::cut: return {120, 60, 3, 1};
+    case Role::score: return {100, 60, 0, 1};
+    case Role::foil: return {80, 25, 0, 1};
+    case Role::engrave: return {150, 25, 0, 1};
+    default: return {40, 90, 0, 1};
+  }
+}
+
+}  // namespace dotlane

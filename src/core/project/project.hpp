@@ -1,0 +1,165 @@
+// The project: what is saved. Plain values that refer to each other by id.
+#pragma once
+
+#include <map>
+#include <memory>
+#include <string>
+#include <vector>
+
+#include "core/project/finding.hpp"
+#include "core/color.hpp"
+#include "core/geometry/path.hpp"
+#include "core/project/role.hpp"
+#include "core/shared_value.hpp"
+
+namespace dotlane {
+
+/// Fields of a newer version of the format, kept as JSON text so that they survive load and save.
+using Unknown = std::string;
+
+/// One line of the artwork. Lengths are mm in the piece's own coordinates.
+struct Line {
+  std::string id;     ///< unique in its piece
+  std::string layer;  ///< the label of the group it came in
+  Shared<Path> path;
+  Color color;          ///< the stroke's, else the fill's
+  bool filled = false;  ///< the artwork fills it
+  bool dashed = false;  ///< the artwork dashes it
+  Role role = Role::cut;
+  bool role_guessed = false;  ///< set by import, cleared when a person confirms or assigns
+  std::string tool;           ///< rack id; empty for print and guide
+  int repeats = 0;            ///< times the tool goes over it; 0 = as the stock says
+  Unknown unknown;
+  friend bool operator==(const Line&, const Line&) = default;
+};
+
+/// Where a physical size came from.
+enum class UnitSource { stated, assumed };
+
+/// Where a piece's lines came from, and what the reader had to say.
+struct Source {
+  std::string file;
+  UnitSource unit_source = UnitSource::stated;
+  double per_inch = 96;  ///< artwork units per inch that the lines were read at
+  std::vector<Finding> notes;
+  friend bool operator==(const Source&, const Source&) = default;
+};
+
+/// Artwork that is sized, placed and coloured as one thing.
+struct Piece {
+  int id = 0;
+  std::string name;
+  std::string stock;  ///< stock id
+  Affine placement;   ///< piece coordinates to mat coordinates, mm
+  bool aspect_locked = true;
+  Source source;
+  std::vector<Line> lines;
+  Unknown unknown;
+  friend bool operator==(const Piece&, const Piece&) = default;
+};
+
+/// Something that goes into a holder. Force in grams-force, lengths in mm.
+struct Tool {
+  std::string id;    ///< lower-case slug, also the cutter's name for it
+  std::string name;  ///< for people
+  std::string kind;  ///< "blade", "scoring tip", "pen", "pencil", "chisel marker", "foil tip", "engraving tip"
+  std::vector<Role> serves;
+  double tip_width_mm = 0.1;
+  Color ink;  ///< the mark it leaves (pens, foil)
+  double min_force_gf = 10, max_force_gf = 100;
+  double thickest_mm = 0.5;  ///< thickest stock it is meant for
+  Unknown unknown;
+  friend bool operator==(const Tool&, const Tool&) = default;
+};
+
+/// How one role is run on one stock.
+struct Setting {
+  double force_gf = 50;
+  double speed_mm_s = 80;
+  double depth = 0;  ///< blade depth mark; 0 where it does not apply
+  int repeats = 1;
+  friend bool operator==(const Setting&, const Setting&) = default;
+};
+
+/// A material: what it is and how it is worked.
+struct Stock {
+  std::string id;
+  std::string name;
+  Color color{255, 255, 255};
+  double thickness_mm = 0.2;
+  double grammage_gsm = 0;  ///< 0 where it does not apply
+  std::map<Role, Setting> settings;
+  Unknown unknown;
+  friend bool operator==(const Stock&, const Stock&) = default;
+};
+
+/// A sheet of stock lying on a mat. Pieces of that stock are cut from it.
+struct Sheet {
+  int id = 0;
+  std::string stock;
+  int load = 1;  ///< which mat load it is on: sheets of one load are run together
+  Box area;      ///< mm on the mat
+  Unknown unknown;
+  friend bool operator==(const Sheet&, const Sheet&) = default;
+};
+
+struct Mat {
+  std::string name;
+  double width_mm = 304.8, height_mm = 304.8;
+  friend bool operator==(const Mat&, const Mat&) = default;
+};
+
+/// The cutter. Speeds mm/s, acceleration mm/s², times s.
+struct Machine {
+  std::string name;
+  Mat mat;
+  double border_mm = 6.4;  ///< kept clear on every side of the mat
+  int holders = 2;         ///< 1 or 2
+  double rated_thickness_mm = 2.0;
+  double max_force_gf = 350;
+  double travel_mm_s = 200;
+  double accel_mm_s2 = 2000;
+  double corner_mm = 0.02;  ///< how far the head may round a corner; sets its speed there
+  double lower_s = 0.08, lift_s = 0.08;
+  double swap_s = 45;  ///< hands on one tool swap
+  Unknown unknown;
+  [[nodiscard]] Box mat_area() const { return {0, 0, mat.width_mm, mat.height_mm}; }
+  [[nodiscard]] Box usable_area() const { return mat_area().grown(-border_mm); }
+  friend bool operator==(const Machine&, const Machine&) = default;
+};
+
+/// Which lines a pass runs and the order wish of the user, by key (see PassKey in core/plan/plan.hpp).
+struct PlanSettings {
+  std::vector<Role> role_order{Role::draw, Role::foil, Role::engrave, Role::score, Role::cut};
+  std::vector<std::string> pass_order;  ///< pass keys dragged by hand, in order; empty = as role_order says
+  bool mirrored = false;                ///< the whole job is mirrored, once, when it is planned
+  Unknown unknown;
+  friend bool operator==(const PlanSettings&, const PlanSettings&) = default;
+};
+
+enum class LengthUnit { mm, inch };
+
+struct Project {
+  std::string name;
+  LengthUnit unit = LengthUnit::mm;  ///< for rulers and fields; files and the core keep mm
+  std::vector<Shared<Piece>> pieces;  ///< top layer first
+  std::vector<Sheet> sheets;
+  std::vector<Stock> stocks;
+  std::vector<Tool> tools;
+  Machine machine;
+  PlanSettings plan;
+  Unknown unknown;
+  friend bool operator==(const Project&, const Project&) = default;
+};
+
+[[nodiscard]] const Piece* find_piece(const Project& project, int id);
+[[nodiscard]] const Tool* find_tool(const Project& project, const std::string& id);
+[[nodiscard]] const Stock* find_stock(const Project& project, const std::string& id);
+/// The sheet that pieces of this stock are cut from: the first with it.
+[[nodiscard]] const Sheet* sheet_of(const Project& project, const std::string& stock);
+[[nodiscard]] bool serves(const Tool& tool, Role role);
+
+/// The stock's own setting for the role, else the role's general one.
+[[nodiscard]] Setting setting_for(const Stock& stock, Role role);
+
+}  // namespace dotlane

@@ -1,0 +1,30 @@
+// dot-lane-simcutter: the simulated cutter as a program of its own. See device/wire.hpp for what it understands.
+#include <QCommandLineParser>
+#include <QCoreApplication>
+#include <cstdio>
+
+#include "device/sim_server.hpp"
+
+int main(int argc, char** argv) {
+  QCoreApplication app(argc, argv);
+  QCoreApplication::setApplicationName(QStringLiteral("dot-lane-simcutter"));
+  QCommandLineParser options;
+  options.setApplicationDescription(QStringLiteral("A simulated two-axis cutter that listens on a local socket."));
+  options.addHelpOption();
+  const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("Name of the local socket to listen on."),
+                                  QStringLiteral("name"), QStringLiteral("dot-lane-simcutter"));
+  const QCommandLineOption once(QStringLiteral("once"), QStringLiteral("End when the first client has gone."));
+  options.addOptions({socket, once});
+  options.process(app);
+
+  dotlane::SimServer server;
+  if (!server.listen(options.value(socket))) {
+    std::fprintf(stderr, "dot-lane-simcutter: cannot listen on %s: %s\n", qPrintable(options.value(socket)),
+                 qPrintable(server.errorString()));
+    return 2;
+  }
+  if (options.isSet(once)) QObject::connect(&server, &dotlane::SimServer::clientGone, &app, &QCoreApplication::quit);
+  std::printf("listening\n");
+  std::fflush(stdout);
+  return QCoreApplication::exec();
+}

@@ -1,0 +1,236 @@
+#include "render/paint.hpp"
+
+#include <QPainterPath>
+
+#include "render/role_style.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr std::size_t kSmoothSegments = 60'000;
+
+Color ground_of(const Project& project, const Piece& piece, const Theme& theme) {
+  const Stock* stock = find_stock(project, piece.stock);
+  return stock ? stock->color : to_color(theme.mat);
+}
+
+int load_of(const Project& project, const Piece& piece) {
+  const Sheet* sheet = sheet_of(project, piece.stock);
+  return sheet ? sheet->load : 0;
+}
+
+/// The chain in pixels, without points that would fall on the last one.
+void to_pixels(const View& view, const Affine& map, const Polyline& chain, QPolygonF& out) {
+  out.clear();
+  const Affine m = Affine{view.px_per_mm, 0, 0, view.px_per_mm, view.origin.x(), view.origin.y()} * map;
+  QPointF last;
+  for (std::size_t i = 0; i < chain.points.size(); ++i) {
+    const Vec p = m(chain.points[i]);
+    const QPointF q(p.x, p.y);
+    if (i > 0 && i + 1 < chain.points.size() && std::abs(q.x() - last.x()) + std::abs(q.y() - last.y()) < 0.5) continue;
+    out.append(q);
+    last = q;
+  }
+}
+
+}  // namespace
+
+void paint_mat(QPainter& p, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip) {
+  const QRectF mat = view.to_px(machine.mat_area());
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(QPen(theme.mat_edge, 1));
+  p.setBrush(theme.mat);
+  p.drawRoundedRect(mat, 8, 8);
+  // A dot every 20 mm, or as far apart as leaves room between them.
+  double step = 20;
+  while (step * view.px_per_mm < 24) step *= 2;
+  p.setPen(Qt::NoPen);
+  p.setBrush(theme.mat_dot);
+  const QRectF seen = clip.isNull() ? mat : mat.intersected(clip);
+  const Vec from = view.to_mm(seen.topLeft()), to = view.to_mm(seen.bottomRight());
+  for (double y = std::max(step, std::ceil(from.y / step) * step); y < std::min(to.y, machine.mat.height_mm - 1); y += step) {
+    for (double x = std::max(step, std::ceil(from.x / step) * step); x < std::min(to.x, machine.mat.width_mm - 1); x += step) {
+      p.drawEllipse(view.to_px(Vec{x, y}), 1.0, 1.0);
+    }
+  }
+  QPen border(theme.mat_dot.darker(theme.dark ? 80 : 115), 1.2, Qt::CustomDashLine);
+  border.setDashPattern({1, 3});
+  p.setPen(border);
+  p.setBrush(Qt::NoBrush);
+  p.drawRect(view.to_px(machine.usable_area()));
+}
+
+void paint_sheets(QPainter& p, const View& view, const Project& project, int load, const Theme& theme) {
+  p.setRenderHint(QPainter::Antialiasing);
+  for (const auto& sheet : project.sheets) {
+    if (load != 0 && sheet.load != load) continue;
+    const Stock* stock = find_stock(project, sheet.stock);
+    QColor color = stock ? to_qcolor(stock->color) : theme.field;
+    p.setPen(QPen(theme.dark ? color.darker(140) : color.darker(112), 1));
+    p.setBrush(color);
+    p.drawRoundedRect(view.to_px(sheet.area), 2, 2);
+  }
+}
+
+std::size_t paint_lines(QPainter& p, const View& view, const Project& project, const Drawing& drawing,
+                        const Theme& theme, const LineOptions& options) {
+  std::size_t painted = 0;
+  QPolygonF pixels;
+  p.save();
+  p.setOpacity(options.strength);
+  p.setBrush(Qt::NoBrush);
+  // Lower layers first.
+  for (auto it = drawing.pieces.rbegin(); it != drawing.pieces.rend(); ++it) {
+    const DrawnPiece& piece = **it;
+    if (options.load != 0 && load_of(project, *piece.piece) != options.load) continue;
+    if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
+    const Color ground = ground_of(project, *piece.piece, theme);
+    for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
+      if (options.stop && options.stop->load(std::memory_order_relaxed)) {
+        p.restore();
+        return painted;
+      }
+      if (!options.clip.isNull() && !view.to_px(piece.line_bounds[i].grown(0.5)).intersects(options.clip)) continue;
+      const Line& line = piece.piece->lines[i];
+      const Tool* tool = find_tool(project, line.tool);
+      const QColor color = line_color(line.role, tool ? tool->ink : line.color, ground);
+      p.setPen(role_pen(line.role, color));
+      p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments);
+      if (line.role == Role::print && line.filled) {
+        QPainterPath area;
+        area.setFillRule(line.path->fill_rule == FillRule::evenodd ? Qt::OddEvenFill : Qt::WindingFill);
+        for (const auto& chain : piece.flat->lines[i].chains) {
+          to_pixels(view, piece.to_mat, chain, pixels);
+          area.addPolygon(pixels);
+        }
+        p.fillPath(area, QColor(line.color.r, line.color.g, line.color.b, 90));
+      }
+      for (const auto& chain : piece.flat->lines[i].chains) {
+        to_pixels(view, piece.to_mat, chain, pixels);
+        p.drawPolyline(pixels);
+        painted += static_cast<std::size_t>(pixels.size());
+        if (line.role == Role::foil) {
+          QPen inner(to_qcolor(ground), 1.2);
+          inner.setCosmetic(true);
+          const QPen outer = p.pen();
+          p.setPen(inner);
+          p.drawPolyline(pixels);
+          p.setPen(outer);
+        }
+      }
+    }
+  }
+  p.restore();
+  return painted;
+}
+
+void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, const std::vector<LineRef>& lines,
+                     const QColor& color, double width_px) {
+  std::size_t painted = 0;
+  QPolygonF pixels;
+  p.save();
+  p.setBrush(Qt::NoBrush);
+  QPen pen(color, width_px);
+  pen.setCosmetic(true);
+  p.setPen(pen);
+  for (const auto& piece : drawing.pieces) {
+    for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
+      const LineRef ref{piece->piece->id, piece->piece->lines[i].id};
+      if (std::find(lines.begin(), lines.end(), ref) == lines.end()) continue;
+      p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments / 4);
+      for (const auto& chain : piece->flat->lines[i].chains) {
+        to_pixels(view, piece->to_mat, chain, pixels);
+        p.drawPolyline(pixels);
+        painted += static_cast<std::size_t>(pixels.size());
+      }
+    }
+  }
+  p.restore();
+}
+
+void paint_mark(QPainter& p, const View& view, const Project& project, const std::string& tool_id,
+                const std::vector<Vec>& points, const Theme& theme) {
+  const Tool* tool = find_tool(project, tool_id);
+  const double tip = tool ? tool->tip_width_mm : 0.2;
+  const bool cuts = tool && serves(*tool, Role::cut), dents = tool && serves(*tool, Role::score);
+  QColor color = tool ? to_qcolor(tool->ink) : theme.ink;
+  if (cuts) color = theme.mat.darker(theme.dark ? 60 : 150);
+  if (dents) color = QColor(0, 0, 0, 70);
+  QPen pen(color, std::max(tip * view.px_per_mm, cuts ? 1.2 : 0.8));
+  pen.setCapStyle(Qt::RoundCap);
+  pen.setJoinStyle(Qt::RoundJoin);
+  p.setPen(pen);
+  QPolygonF pixels;
+  Polyline chain{points, false};
+  to_pixels(view, {}, chain, pixels);
+  if (points.size() == 2 && points[0] == points[1]) {
+    p.drawPoint(pixels.first());
+  } else {
+    p.drawPolyline(pixels);
+  }
+}
+
+void paint_marks(QPainter& p, const View& view, const Project& project, const RunRecord& record, int mat,
+                 const Theme& theme, std::size_t from) {
+  p.setRenderHint(QPainter::Antialiasing);
+  for (std::size_t i = from; i < record.marks.size(); ++i) {
+    if (record.marks[i].mat == mat) paint_mark(p, view, project, record.marks[i].tool, record.marks[i].points, theme);
+  }
+}
+
+void paint_plan_until(QPainter& p, const View& view, const Project& project, const Plan& plan, const Moment& now,
+                      const Theme& theme) {
+  if (plan.passes.empty()) return;
+  p.setRenderHint(QPainter::Antialiasing);
+  const int load = plan.passes[std::min(now.pass, plan.passes.size() - 1)].load;
+  for (std::size_t i = 0; i < plan.passes.size() && i <= now.pass; ++i) {
+    const Pass& pass = plan.passes[i];
+    if (pass.load != load) continue;
+    const std::size_t done = i < now.pass || now.repeat > 0 ? pass.strokes.size() : now.hands ? 0 : now.stroke;
+    for (std::size_t k = 0; k < done; ++k) paint_mark(p, view, project, pass.tool, pass.strokes[k].points, theme);
+    if (i == now.pass && !now.under_way.empty()) paint_mark(p, view, project, pass.tool, now.under_way, theme);
+  }
+}
+
+void paint_head(QPainter& p, QPointF at, bool down, const Theme& theme) {
+  p.save();
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(QPen(theme.panel, 4));
+  p.setBrush(Qt::NoBrush);
+  p.drawEllipse(at, 7, 7);
+  p.setPen(QPen(theme.ink, 1.8));
+  p.setBrush(down ? theme.ink : theme.panel);
+  p.drawEllipse(at, 7, 7);
+  p.drawLine(at + QPointF(0, 9), at + QPointF(0, 14));
+  p.drawLine(at - QPointF(0, 9), at - QPointF(0, 14));
+  p.drawLine(at + QPointF(9, 0), at + QPointF(14, 0));
+  p.drawLine(at - QPointF(9, 0), at - QPointF(14, 0));
+  p.restore();
+}
+
+void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, const DrawnPiece& piece, const Theme& theme) {
+  p.save();
+  p.setRenderHint(QPainter::Antialiasing);
+  const Color ground = ground_of(project, *piece.piece, theme);
+  p.setPen(QPen(theme.hairline, 1));
+  p.setBrush(to_qcolor(ground));
+  p.drawRoundedRect(box.adjusted(0.5, 0.5, -0.5, -0.5), 6, 6);
+  p.setClipRect(box.adjusted(2, 2, -2, -2));
+  p.setBrush(Qt::NoBrush);
+  const View view = View::fitting(piece.bounds, box, 6);
+  QPolygonF pixels;
+  for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
+    const Line& line = piece.piece->lines[i];
+    const Tool* tool = find_tool(project, line.tool);
+    QPen pen = role_pen(line.role, line_color(line.role, tool ? tool->ink : line.color, ground));
+    pen.setWidthF(std::min(pen.widthF(), 1.3));
+    p.setPen(pen);
+    for (const auto& chain : piece.flat->lines[i].chains) {
+      to_pixels(view, piece.to_mat, chain, pixels);
+      p.drawPolyline(pixels);
+    }
+  }
+  p.restore();
+}
+
+}  // namespace dotlane

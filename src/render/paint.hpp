@@ -1,0 +1,54 @@
+// Painting the values of the road on any QPainter: bench, thumbnails, PNG and PDF all use these.
+#pragma once
+
+#include <QPainter>
+#include <atomic>
+
+#include "core/job/run_record.hpp"
+#include "core/plan/plan.hpp"
+#include "core/project/drawing.hpp"
+#include "render/theme.hpp"
+#include "render/view.hpp"
+
+namespace dotlane {
+
+/// The mat with its dots, its edge and the usable border.
+void paint_mat(QPainter& painter, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip);
+
+/// The sheets of one mat load in their stock's colour.
+void paint_sheets(QPainter& painter, const View& view, const Project& project, int load, const Theme& theme);
+
+struct LineOptions {
+  int load = 0;                  ///< only pieces on sheets of this mat load; 0 = all
+  double strength = 1;           ///< opacity, 0 to 1
+  QRectF clip;                   ///< px; lines outside are passed over
+  const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
+};
+
+/// Every line in its role's pattern. Points nearer than half a pixel to the last one painted are passed over, and above
+/// 60,000 painted segments lines lose their smooth edges. Returns the number of segments painted.
+std::size_t paint_lines(QPainter& painter, const View& view, const Project& project, const Drawing& drawing,
+                        const Theme& theme, const LineOptions& options);
+
+/// The course of these lines as wide strokes in one colour, to show what is selected or found.
+void paint_highlight(QPainter& painter, const View& view, const Drawing& drawing, const std::vector<LineRef>& lines,
+                     const QColor& color, double width_px);
+
+/// What tools have marked, at tip width, as it would look: ink in its colour, cuts as gaps, scores as soft dents.
+void paint_mark(QPainter& painter, const View& view, const Project& project, const std::string& tool,
+                const std::vector<Vec>& points, const Theme& theme);
+void paint_marks(QPainter& painter, const View& view, const Project& project, const RunRecord& record, int mat,
+                 const Theme& theme, std::size_t from = 0);
+
+/// What the plan has marked up to a moment of its clock, on the mat load it is then at.
+void paint_plan_until(QPainter& painter, const View& view, const Project& project, const Plan& plan, const Moment& now,
+                      const Theme& theme);
+
+/// The head: a ring with a cross, filled while the tool is down.
+void paint_head(QPainter& painter, QPointF at, bool down, const Theme& theme);
+
+/// A small picture of one piece, as large as the box allows.
+void paint_thumbnail(QPainter& painter, const QRectF& box, const Project& project, const DrawnPiece& piece,
+                     const Theme& theme);
+
+}  // namespace dotlane

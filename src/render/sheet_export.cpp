@@ -1,0 +1,156 @@
+#include "render/sheet_export.hpp"
+
+#include <QPageLayout>
+#include <QPainter>
+#include <QPdfWriter>
+#include <set>
+
+#include "core/text_scan.hpp"
+#include "render/paint.hpp"
+#include "render/role_style.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr double kMargin = 10;
+
+const Sheet* sheet_with(const Project& project, int id) {
+  for (const auto& sheet : project.sheets) {
+    if (sheet.id == id) return &sheet;
+  }
+  return nullptr;
+}
+
+}  // namespace
+
+Drawing shown_drawing(const Project& project, const Derived& derived, const ExportSelection& selection) {
+  std::set<std::pair<int, std::size_t>> wanted;
+  for (const auto& pass : derived.plan.passes) {
+    if (!selection.takes(pass)) continue;
+    for (const auto& stroke : pass.strokes) wanted.insert({stroke.piece, stroke.line});
+  }
+  Drawing out;
+  for (const auto& piece : derived.drawing.pieces) {
+    const Sheet* sheet = sheet_of(project, piece->piece->stock);
+    if (!sheet || (selection.sheet != 0 && sheet->id != selection.sheet)) continue;
+    auto shown = std::make_shared<DrawnPiece>(*piece);
+    if (derived.plan.mirrored) {
+      const double flip = sheet->area.x0 + sheet->area.x1;
+      const Affine mirror{-1, 0, 0, 1, flip, 0};
+      shown->to_mat = mirror * shown->to_mat;
+      auto reflected = [&](const Box& b) { return b.empty() ? b : Box{flip - b.x1, b.y0, flip - b.x0, b.y1}; };
+      shown->bounds = reflected(shown->bounds);
+      for (auto& box : shown->line_bounds) box = reflected(box);
+    }
+    if (selection.pass != 0) {
+      auto flat = std::make_shared<FlatPiece>(*shown->flat);
+      for (std::size_t i = 0; i < flat->lines.size(); ++i) {
+        if (!wanted.contains({piece->piece->id, i})) flat->lines[i].chains.clear();
+      }
+      shown->flat = flat;
+    }
+    out.pieces.push_back(std::move(shown));
+  }
+  return out;
+}
+
+QImage sheet_image(const Project& project, const Derived& derived, const ExportSelection& selection, double px_per_mm) {
+  const Theme& theme = light_theme();
+  const Sheet* one = sheet_with(project, selection.sheet);
+  const Box area = one ? one->area : project.machine.mat_area();
+  View view{px_per_mm, QPointF(-area.x0, -area.y0) * px_per_mm};
+  QImage image(std::max(1, static_cast<int>(std::ceil(area.width() * px_per_mm))),
+               std::max(1, static_cast<int>(std::ceil(area.height() * px_per_mm))), QImage::Format_RGB32);
+  const int dots_per_metre = static_cast<int>(std::lround(px_per_mm * 1000));
+  image.setDotsPerMeterX(dots_per_metre);
+  image.setDotsPerMeterY(dots_per_metre);
+  image.fill(theme.ground);
+  QPainter p(&image);
+  if (!one) paint_mat(p, view, project.machine, theme, {});
+  paint_sheets(p, view, project, one ? one->load : 0, theme);
+  paint_lines(p, view, project, shown_drawing(project, derived, selection), theme, {});
+  return image;
+}
+
+QImage outcome_image(const Project& project, const RunRecord& record, const Sheet& sheet, double px_per_mm) {
+  const Theme& theme = light_theme();
+  const View view{px_per_mm, QPointF(-sheet.area.x0, -sheet.area.y0) * px_per_mm};
+  QImage image(std::max(1, static_cast<int>(std::ceil(sheet.area.width() * px_per_mm))),
+               std::max(1, static_cast<int>(std::ceil(sheet.area.height() * px_per_mm))), QImage::Format_RGB32);
+  const Stock* stock = find_stock(project, sheet.stock);
+  image.fill(stock ? to_qcolor(stock->color) : theme.field);
+  QPainter p(&image);
+  paint_marks(p, view, project, record, sheet.load, theme);
+  return image;
+}
+
+Result<void> write_sheet_pdf(const Project& project, const Derived& derived, const ExportSelection& selection,
+                             const QString& path) {
+  QPdfWriter pdf(path);
+  pdf.setResolution(1200);
+  pdf.setTitle(QString::fromStdString(project.name));
+  pdf.setCreator(QStringLiteral("Dot Lane"));
+  const Theme& theme = light_theme();
+  const Drawing drawing = shown_drawing(project, derived, selection);
+  std::vector<Sheet> sheets;
+  for (const auto& sheet : project.sheets) {
+    if (selection.sheet == 0 || sheet.id == selection.sheet) sheets.push_back(sheet);
+  }
+  if (sheets.empty()) return fail(ErrorKind::bad_request, "there is no sheet to put on a page", path.toStdString());
+  QPainter p;
+  const double px_per_mm = 1200 / kMmPerInch;
+  for (std::size_t i = 0; i < sheets.size(); ++i) {
+    const Sheet& sheet = sheets[i];
+    const QSizeF page(sheet.area.width() + 2 * kMargin, sheet.area.height() + 2 * kMargin);
+    pdf.setPageLayout(QPageLayout(QPageSize(page, QPageSize::Millimeter, {}, QPageSize::ExactMatch),
+                                  QPageLayout::Portrait, {}, QPageLayout::Millimeter));
+    if (i == 0) {
+      if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
+    } else {
+      pdf.newPage();
+    }
+    const View view{px_per_mm, QPointF(kMargin - sheet.area.x0, kMargin - sheet.area.y0) * px_per_mm};
+    // Patterns are in pen widths; a true-scale page wants pens in mm, so a hair's width stands in for the screen's px.
+    p.setPen(QPen(QColor("#8B857B"), 0.1 * px_per_mm));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(view.to_px(sheet.area));
+    for (const auto& piece : drawing.pieces) {
+      const Sheet* own = sheet_of(project, piece->piece->stock);
+      if (!own || own->id != sheet.id) continue;
+      for (std::size_t l = 0; l < piece->flat->lines.size(); ++l) {
+        const Line& line = piece->piece->lines[l];
+        const Tool* tool = find_tool(project, line.tool);
+        QPen pen(line.role == Role::draw && tool ? to_qcolor(tool->ink) : line_color(line.role, line.color, {255, 255, 255}),
+                 0.2 * px_per_mm);
+        if (line.role == Role::score) pen.setDashPattern({15, 10});
+        if (line.role == Role::engrave) pen.setDashPattern({2, 4});
+        if (line.role == Role::guide) pen.setDashPattern({1, 10});
+        pen.setCapStyle(Qt::FlatCap);
+        p.setPen(pen);
+        for (const auto& chain : piece->flat->lines[l].chains) {
+          QPolygonF polygon;
+          for (const Vec q : piece->on_mat(chain).points) polygon.append(view.to_px(q));
+          p.drawPolyline(polygon);
+        }
+      }
+    }
+    QFont font = ui_font(12);
+    font.setPixelSize(static_cast<int>(3 * px_per_mm));
+    p.setFont(font);
+    p.setPen(QPen(theme.ink, 0.2 * px_per_mm));
+    const double y = (sheet.area.height() + 2 * kMargin - 3.5) * px_per_mm, x0 = kMargin * px_per_mm;
+    p.drawLine(QPointF(x0, y), QPointF(x0 + 50 * px_per_mm, y));
+    const Stock* stock = find_stock(project, sheet.stock);
+    p.drawText(QPointF(x0 + 53 * px_per_mm, y + px_per_mm),
+               QStringLiteral("50 mm  ·  %1  ·  %2, %3 x %4 mm%5")
+                   .arg(QString::fromStdString(project.name),
+                        QString::fromStdString(stock ? stock->name : std::string()),
+                        QString::fromStdString(rounded_text(sheet.area.width(), 1)),
+                        QString::fromStdString(rounded_text(sheet.area.height(), 1)),
+                        derived.plan.mirrored ? QStringLiteral("  ·  mirrored") : QString()));
+  }
+  if (!p.end()) return fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
+  return {};
+}
+
+}  // namespace dotlane
