@@ -1,4 +1,94 @@
 #include "app/shots.hpp"
+
+#include <QApplication>
+#include <QDir>
+#include <QElapsedTimer>
+#include <functional>
+
+#include "app/main_window.hpp"
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "core/format/files.hpp"
+
 namespace dotlane {
-Result<std::vector<std::string>> take_shots(const std::string&, const std::string&) { return std::vector<std::string>{}; }
+namespace {
+
+/// Runs the event loop until `done`, or for `ms` at most.
+bool wait_for(const std::function<bool()>& done, int ms) {
+  QElapsedTimer clock;
+  clock.start();
+  while (!done()) {
+    if (clock.elapsed() > ms) return false;
+    QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
+  }
+  return true;
 }
+
+}  // namespace
+
+Result<std::vector<std::string>> take_shots(const std::string& project, const std::string& folder) {
+  auto probe = load_project(project);
+  if (!probe) return tl::unexpected<Error>(probe.error());
+  if (!QDir().mkpath(qs(folder))) return fail(ErrorKind::unreadable, "the folder cannot be made", folder);
+  use_theme(false);
+  MainWindow window;
+  window.resize(1280, 800);
+  window.show();
+  window.session().open(qs(project));
+  window.session().settle();
+  std::vector<std::string> files;
+  Result<void> trouble;
+  auto shoot = [&](const char* name) {
+    window.session().settle();
+    wait_for([] { return false; }, 60);
+    const std::string path = folder + "/" + name + ".png";
+    if (!window.grab().save(qs(path))) trouble = fail(ErrorKind::unreadable, "cannot be written", path);
+    files.push_back(path);
+  };
+  const auto& pieces = window.session().project().pieces;
+  if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
+  shoot("draft");
+  window.setStage(Stage::sheets);
+  shoot("sheets");
+  window.setStage(Stage::passes);
+  const Plan& plan = window.session().derived().plan;
+  if (!plan.passes.empty()) emit window.lanes().passPicked(static_cast<int>(plan.passes.size()));
+  window.session().select({});
+  window.lanes().setCurrentPass(static_cast<int>(plan.passes.size()));
+  window.lanes().setTime(plan.seconds * 0.62);
+  window.bench().setScrub(plan.seconds * 0.62);
+  shoot("passes");
+  window.lanes().setTime(-1);
+  window.bench().setScrub(-1);
+  window.showSecondLook(true);
+  shoot("second-look");
+  window.showSecondLook(false);
+  window.setStage(Stage::run);
+  shoot("run-ready");
+  if (!plan.passes.empty()) {
+    using State = RunController::State;
+    auto& run = window.run();
+    run.setTimeScale(0);
+    run.start();
+    if (!plan.pauses.empty() && wait_for([&] { return run.state() == State::paused || run.state() == State::over; }, 60'000) &&
+        run.state() == State::paused) {
+      shoot("run-pause");
+    }
+    while (wait_for([&] { return run.state() == State::paused || run.state() == State::over; }, 60'000) && run.state() == State::paused) {
+      std::vector<std::string> holders;
+      for (const auto& load : run.pause()->holders) holders.push_back(load.holds);
+      run.confirmLoaded(holders);
+    }
+    shoot("run-done");
+    run.clear();
+  }
+  use_theme(true);
+  window.setStage(Stage::draft);
+  if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
+  shoot("draft-dark");
+  use_theme(false);
+  if (!trouble) return tl::unexpected<Error>(trouble.error());
+  return files;
+}
+
+}  // namespace dotlane

@@ -156,7 +156,7 @@ void paint_mark(QPainter& p, const View& view, const Project& project, const std
   QColor color = tool ? to_qcolor(tool->ink) : theme.ink;
   if (cuts) color = theme.mat.darker(theme.dark ? 60 : 150);
   if (dents) color = QColor(0, 0, 0, 70);
-  QPen pen(color, std::max(tip * view.px_per_mm, cuts ? 1.2 : 0.8));
+  QPen pen(color, std::max(tip * view.px_per_mm, 1.2));
   pen.setCapStyle(Qt::RoundCap);
   pen.setJoinStyle(Qt::RoundJoin);
   p.setPen(pen);
@@ -195,16 +195,13 @@ void paint_plan_until(QPainter& p, const View& view, const Project& project, con
 void paint_head(QPainter& p, QPointF at, bool down, const Theme& theme) {
   p.save();
   p.setRenderHint(QPainter::Antialiasing);
-  p.setPen(QPen(theme.panel, 4));
-  p.setBrush(Qt::NoBrush);
-  p.drawEllipse(at, 7, 7);
-  p.setPen(QPen(theme.ink, 1.8));
-  p.setBrush(down ? theme.ink : theme.panel);
-  p.drawEllipse(at, 7, 7);
-  p.drawLine(at + QPointF(0, 9), at + QPointF(0, 14));
-  p.drawLine(at - QPointF(0, 9), at - QPointF(0, 14));
-  p.drawLine(at + QPointF(9, 0), at + QPointF(14, 0));
-  p.drawLine(at - QPointF(9, 0), at - QPointF(14, 0));
+  // A light edge around the dark sign, so that it stands out on any stock.
+  for (const QPen& pen : {QPen(theme.panel, 4.4), QPen(theme.ink, 1.8)}) {
+    p.setPen(pen);
+    p.setBrush(down ? theme.ink : theme.panel);
+    p.drawEllipse(at, 7, 7);
+    for (const QPointF d : {QPointF(0, 1), QPointF(0, -1), QPointF(1, 0), QPointF(-1, 0)}) p.drawLine(at + d * 9, at + d * 14);
+  }
   p.restore();
 }
 

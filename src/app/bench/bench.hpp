@@ -1,0 +1,129 @@
+// The bench: mat, sheets and pieces at true scale, to look at, select, move and size.
+#pragma once
+
+#include <QImage>
+#include <QLabel>
+#include <QThreadPool>
+#include <QToolButton>
+#include <QWidget>
+#include <atomic>
+#include <memory>
+
+#include "app/session.hpp"
+#include "core/job/run_record.hpp"
+#include "device/cutter_link.hpp"
+#include "render/view.hpp"
+
+namespace dotlane {
+
+class Bench : public QWidget {
+  Q_OBJECT
+ public:
+  explicit Bench(Session& session, QWidget* parent = nullptr);
+  ~Bench() override;
+
+  void zoomToFit();
+  void zoomToSelection();
+  void zoomBy(double factor, QPointF around);
+  [[nodiscard]] const View& view() const { return view_; }
+  void setView(const View& view);
+
+  /// Which mat load is on the bench.
+  void setLoad(int load);
+  [[nodiscard]] int load() const { return load_; }
+
+  /// Shows the plan's marks up to a moment of its clock; a negative time ends that.
+  void setScrub(double seconds);
+  /// Shows what the cutter has marked and where its head is; null ends that.
+  void showRun(const RunRecord* record);
+  void moveHead(const HeadState& head);
+  /// Makes these lines stand out until the next selection.
+  void point(const std::vector<LineRef>& lines);
+
+  /// Moves the selection by this many mm.
+  void nudge(double dx, double dy);
+
+ signals:
+  void filesDropped(const QStringList& files);
+  void loadChanged(int load);
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+  void resizeEvent(QResizeEvent* event) override;
+  void wheelEvent(QWheelEvent* event) override;
+  void mousePressEvent(QMouseEvent* event) override;
+  void mouseMoveEvent(QMouseEvent* event) override;
+  void mouseReleaseEvent(QMouseEvent* event) override;
+  void mouseDoubleClickEvent(QMouseEvent* event) override;
+  void keyPressEvent(QKeyEvent* event) override;
+  void keyReleaseEvent(QKeyEvent* event) override;
+  void dragEnterEvent(QDragEnterEvent* event) override;
+  void dropEvent(QDropEvent* event) override;
+  void changeEvent(QEvent* event) override;
+  void focusInEvent(QFocusEvent* event) override;
+
+ private:
+  enum class Drag { none, pan, move, size, band };
+  struct Handle {
+    Vec anchor;  // the opposite place in the bounds, 0..1 each way
+    bool across = false, along = false;
+    Qt::CursorShape cursor = Qt::ArrowCursor;
+    QPointF at;
+  };
+
+  [[nodiscard]] QRectF canvas() const;
+  [[nodiscard]] std::vector<Handle> handles() const;
+  [[nodiscard]] Box selectionBounds() const;
+  [[nodiscard]] std::optional<LineRef> hit(QPointF at) const;
+  void clickAt(QPointF at, Qt::KeyboardModifiers keys);
+  void refresh();       // the art changed: paint it anew
+  void viewChanged();   // the view moved: paint anew, show the old picture meanwhile
+  void paintArt(QPainter& p);
+  void paintMarks(QPainter& p);
+  void paintSelection(QPainter& p);
+  void paintRulers(QPainter& p);
+  void paintEmpty(QPainter& p);
+  void placeControls();
+  void updateLoads();
+
+  Session& session_;
+  View view_;
+  bool fitted_ = true;  // keep fitting while the window changes size
+  int load_ = 1;
+
+  // The art layer: a picture of mat, sheets and lines for one view, painted aside when there is much of it.
+  struct Layer {
+    QImage image;
+    View view;
+    QPointF offset;  // of the image's top left on the widget, at that view
+  };
+  Layer art_;
+  int art_epoch_ = 1, painted_epoch_ = 0, painting_epoch_ = 0;
+  std::shared_ptr<std::atomic<bool>> stop_;
+  QThreadPool pool_;
+
+  // The marks of a run, painted as they come.
+  QImage marks_;
+  View marks_view_;
+  std::size_t marks_done_ = 0;
+  int marks_load_ = 0;
+  const RunRecord* record_ = nullptr;
+  HeadState head_;
+  double scrub_ = -1;
+  std::vector<LineRef> pointed_;
+
+  Drag drag_ = Drag::none;
+  QPointF press_, last_;
+  Box press_bounds_;
+  Handle handle_;
+  bool moved_ = false, space_ = false;
+  bool ring_ = false;  // the focus came by keyboard
+  int drag_count_ = 0;
+  QRectF band_;
+
+  QWidget* zoom_bar_;
+  QToolButton* zoom_text_;
+  QToolButton* load_button_;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,346 @@
+#include "app/lanes.hpp"
+
+#include <QKeyEvent>
+#include <QLocale>
+#include <QPainter>
+#include <QPainterPath>
+#include <QScrollBar>
+#include <cmath>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "render/role_style.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr double kLeft = 270, kRight = 28, kTop = 44, kLane = 29;
+
+double axis_step(double seconds, double width) {
+  static constexpr double steps[] = {1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 1800, 3600, 7200, 14400};
+  for (const double s : steps) {
+    if (s / seconds * width >= 64) return s;
+  }
+  return 36000;
+}
+
+}  // namespace
+
+Lanes::Lanes(Session& session, QWidget* parent) : QAbstractScrollArea(parent), session_(session) {
+  setObjectName(QStringLiteral("lanes"));
+  setAccessibleName(tr("Lanes: the passes along time"));
+  setAccessibleDescription(tr("Left and right move the play head, up and down pick a pass, Ctrl with left or right moves it earlier or later."));
+  set_kind(this, "bottom");
+  setFrameShape(QFrame::NoFrame);
+  setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  viewport()->setMouseTracking(true);
+  setFocusPolicy(Qt::StrongFocus);
+  connect(&session_, &Session::derivedChanged, this, &Lanes::layOut);
+}
+
+void Lanes::layOut() {
+  // A lane for every loading of a tool: the same tool in the same holder with no pause between keeps its lane.
+  lane_of_.clear();
+  lanes_ = 0;
+  const auto& passes = plan().passes;
+  std::size_t since_pause = 0;
+  for (std::size_t i = 0; i < passes.size(); ++i) {
+    if (passes[i].pause_before) since_pause = i;
+    int lane = -1;
+    for (std::size_t j = since_pause; j < i; ++j) {
+      if (passes[j].tool == passes[i].tool) lane = lane_of_[j];
+    }
+    lane_of_.push_back(lane >= 0 ? lane : lanes_++);
+  }
+  if (current_ > static_cast<int>(passes.size())) current_ = 0;
+  if (time_ > plan().seconds) time_ = -1;
+  const int content = static_cast<int>(kTop + kLane * lanes_ + 6);
+  verticalScrollBar()->setRange(0, std::max(0, content - viewport()->height()));
+  verticalScrollBar()->setPageStep(viewport()->height());
+  viewport()->update();
+}
+
+void Lanes::setCurrentPass(int index) {
+  current_ = index;
+  viewport()->update();
+}
+
+void Lanes::setTime(double seconds) {
+  time_ = seconds;
+  viewport()->update();
+}
+
+double Lanes::xOf(double seconds) const {
+  const double width = viewport()->width() - kLeft - kRight;
+  return kLeft + (plan().seconds > 0 ? seconds / plan().seconds * width : 0);
+}
+
+double Lanes::secondsAt(double x) const {
+  const double width = viewport()->width() - kLeft - kRight;
+  return std::clamp((x - kLeft) / width, 0.0, 1.0) * plan().seconds;
+}
+
+QRectF Lanes::blockOf(int pass) const {
+  const auto i = static_cast<std::size_t>(pass - 1);
+  if (pass < 1 || i >= lane_of_.size()) return {};
+  const Pass& p = plan().passes[i];
+  const double y = kTop + kLane * lane_of_[i] - verticalScrollBar()->value();
+  return {xOf(p.start_s), y, std::max(4.0, xOf(p.start_s + p.seconds) - xOf(p.start_s)), 22};
+}
+
+int Lanes::passAt(QPointF at) const {
+  for (int i = 1; i <= static_cast<int>(lane_of_.size()); ++i) {
+    if (blockOf(i).adjusted(-4, -2, 4, 3).contains(at)) return i;
+    QRectF label = blockOf(i);
+    label.setLeft(0);
+    label.setRight(kLeft - 10);
+    if (label.contains(at)) return i;
+  }
+  return 0;
+}
+
+void Lanes::paintEvent(QPaintEvent*) {
+  QPainter p(viewport());
+  const Theme& t = theme();
+  p.fillRect(viewport()->rect(), t.panel);
+  p.setRenderHint(QPainter::Antialiasing);
+  const Project& project = session_.project();
+  const Plan& plan_now = plan();
+  const double height = viewport()->height();
+  if (plan_now.passes.empty()) {
+    p.setFont(ui_font(13, true));
+    p.setPen(t.quiet);
+    p.drawText(QPointF(16, 24), tr("Lanes"));
+    p.setFont(ui_font(13));
+    p.drawText(QRectF(0, 0, viewport()->width(), height), Qt::AlignCenter,
+               project.pieces.empty() ? tr("The passes appear here, along time, as soon as lines have roles.")
+                                      : tr("No line has a role that a tool carries out. Select lines and give them one."));
+    return;
+  }
+  // Head line and axis.
+  const auto& passes = plan_now.passes;
+  p.setFont(ui_font(13, true));
+  p.setPen(t.quiet);
+  p.drawText(QPointF(16, 24), tr("Lanes"));
+  p.setFont(ui_font(12.5));
+  p.setPen(t.ink);
+  p.drawText(QRectF(66, 8, kLeft - 80, 22), Qt::AlignVCenter,
+             QStringLiteral("%1  ·  %2  ·  %3")
+                 .arg(counted(passes.size(), tr("pass"), tr("passes")), counted(plan_now.pauses.size(), tr("pause"), tr("pauses")),
+                      time_text(plan_now.seconds)));
+  const double step = axis_step(plan_now.seconds, viewport()->width() - kLeft - kRight);
+  p.setFont(ui_font(10.5));
+  QColor grid = t.hairline;
+  grid.setAlpha(150);
+  for (double s = 0; s <= plan_now.seconds + 1e-6; s += step) {
+    const double x = xOf(s);
+    p.setPen(QPen(grid, 1));
+    p.drawLine(QPointF(x, kTop - 8), QPointF(x, height - 4));
+    p.setPen(t.quiet);
+    const QString label = step < 60 ? (s < 60 ? QStringLiteral("%1 s").arg(s) : QStringLiteral("%1:%2").arg(static_cast<int>(s) / 60).arg(static_cast<int>(s) % 60, 2, 10, QLatin1Char('0')))
+                                    : (s == 0 ? tr("0 min") : QLocale().toString(s / 60, 'f', 0));
+    p.drawText(QRectF(x - 30, 16, 60, 16), Qt::AlignCenter, label);
+  }
+  for (const auto& pause : plan_now.pauses) {
+    const double x = xOf(pause.start_s + pause.seconds / 2);
+    QPen dash(t.hands, 1.4, Qt::CustomDashLine);
+    dash.setDashPattern({2, 2});
+    p.setPen(dash);
+    p.drawLine(QPointF(x, kTop - 2), QPointF(x, height - 6));
+    p.setPen(QPen(t.panel, 2));
+    p.setBrush(t.hands);
+    p.drawEllipse(QPointF(x, kTop + 1), 6, 6);
+  }
+  // Lanes scroll below the axis.
+  p.save();
+  p.setClipRect(QRectF(0, kTop - 6, viewport()->width(), height));
+  for (std::size_t i = 0; i < passes.size(); ++i) {
+    const Pass& pass = passes[i];
+    const QRectF block = blockOf(static_cast<int>(i) + 1);
+    const Tool* tool = find_tool(project, pass.tool);
+    const QColor color = line_color(pass.role, tool ? tool->ink : Color{}, to_color(t.panel));
+    const bool first = std::find(lane_of_.begin(), lane_of_.end(), lane_of_[i]) - lane_of_.begin() == static_cast<std::ptrdiff_t>(i);
+    if (first) {
+      const double y = block.center().y();
+      paint_holder(p, QRectF(16, y - 10, 20, 20), pass.holder, t);
+      paint_role_glyph(p, {51, y}, pass.role, color, 10);
+      p.setFont(ui_font(12.5));
+      p.setPen(t.ink);
+      p.drawText(QRectF(66, y - 11, kLeft - 84, 22), Qt::AlignVCenter,
+                 p.fontMetrics().elidedText(tool_name(project, pass.tool), Qt::ElideRight, static_cast<int>(kLeft) - 84));
+      QPen dots(t.hairline, 1, Qt::CustomDashLine);
+      dots.setDashPattern({1, 5});
+      p.setPen(dots);
+      p.drawLine(QPointF(kLeft, y), QPointF(viewport()->width() - kRight, y));
+    }
+    QColor wash = color;
+    wash.setAlphaF(t.dark ? 0.28F : 0.17F);
+    p.setPen(Qt::NoPen);
+    p.setBrush(t.panel);
+    p.drawRoundedRect(block, 4, 4);
+    p.setBrush(wash);
+    p.drawRoundedRect(block, 4, 4);
+    // The role's pattern along the foot of the block.
+    QPen foot = role_pen(pass.role, color);
+    foot.setWidthF(std::min(2.2, foot.widthF() + 0.4));
+    p.setBrush(Qt::NoBrush);
+    if (pass.role == Role::foil) {
+      foot.setWidthF(1.2);
+      p.setPen(foot);
+      p.drawLine(block.bottomLeft() - QPointF(0, 3.5), block.bottomRight() - QPointF(0, 3.5));
+    }
+    p.setPen(foot);
+    p.drawLine(block.bottomLeft() - QPointF(0, 0.5), block.bottomRight() - QPointF(0, 0.5));
+    if (static_cast<int>(i) + 1 == current_) {
+      p.setPen(QPen(t.accent, 1.6));
+      p.drawRoundedRect(block.adjusted(-1.5, -1.5, 1.5, 1.5), 5, 5);
+    }
+    QString text = QStringLiteral("%1 %2").arg(role_name(pass.role), run_length_text(pass.length_mm, project.unit));
+    if (pass.repeats > 1) text += QStringLiteral("  ·  ") + tr("%1 repeats").arg(pass.repeats);
+    const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3 mm/s").arg(time_text(pass.seconds)).arg(std::lround(pass.force_gf)).arg(std::lround(pass.speed_mm_s));
+    p.setFont(ui_font(11.5));
+    p.setPen(t.ink);
+    const QFontMetrics metrics = p.fontMetrics();
+    const double inside = block.width() - 14;
+    // Beside a short block: on the side with room for it, up to the next block of the lane.
+    double next = viewport()->width() - 8, before = kLeft;
+    for (std::size_t j = 0; j < passes.size(); ++j) {
+      if (lane_of_[j] != lane_of_[i]) continue;
+      const QRectF other = blockOf(static_cast<int>(j) + 1);
+      if (j > i) next = std::min(next, other.left());
+      if (j < i) before = std::max(before, other.right());
+    }
+    if (metrics.horizontalAdvance(more) < inside || metrics.horizontalAdvance(text) < inside) {
+      p.drawText(block.adjusted(8, -1, 0, -2), Qt::AlignVCenter, metrics.horizontalAdvance(more) < inside ? more : text);
+    } else {
+      for (const QString& words : {more, text}) {
+        const double w = metrics.horizontalAdvance(words) + 8;
+        const bool right = block.right() + w + 6 < next;
+        if (!right && block.left() - w - 6 < before) continue;
+        const QRectF place(right ? block.right() + 3 : block.left() - w - 3, block.top() + 1, w, 18);
+        p.fillRect(place, t.panel);
+        p.drawText(place, Qt::AlignCenter, words);
+        break;
+      }
+    }
+  }
+  p.restore();
+
+  if (time_ >= 0) {
+    const double x = xOf(time_);
+    p.setPen(QPen(t.ink, 1.4));
+    p.drawLine(QPointF(x, 34), QPointF(x, height - 4));
+    p.setPen(Qt::NoPen);
+    p.setBrush(t.ink);
+    p.drawPolygon(QPolygonF{QPointF(x - 6, 30), QPointF(x + 6, 30), QPointF(x, 38)});
+    p.setFont(ui_font(10.5, true));
+    const QString now = QStringLiteral("%1:%2").arg(static_cast<int>(time_) / 60).arg(static_cast<int>(time_) % 60, 2, 10, QLatin1Char('0'));
+    const QRectF tag(x - 20, 13, 40, 17);
+    p.setBrush(t.ink);
+    p.drawRoundedRect(tag, 5, 5);
+    p.setPen(t.panel);
+    p.drawText(tag, Qt::AlignCenter, now);
+  }
+  if (dragged_ > 0 && moved_) {
+    p.setPen(QPen(t.accent, 2));
+    p.drawLine(QPointF(at_.x(), kTop - 4), QPointF(at_.x(), height - 4));
+  }
+  if (hasFocus()) {
+    p.setRenderHint(QPainter::Antialiasing, false);
+    p.setPen(QPen(t.accent, 2));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(viewport()->rect().adjusted(1, 1, -1, -1));
+  }
+}
+
+void Lanes::resizeEvent(QResizeEvent*) { layOut(); }
+
+void Lanes::mousePressEvent(QMouseEvent* event) {
+  if (event->button() != Qt::LeftButton || plan().passes.empty()) return;
+  press_ = at_ = event->position();
+  moved_ = false;
+  const int pass = passAt(press_);
+  if (pass > 0) {
+    dragged_ = locked_ ? 0 : pass;
+    setCurrentPass(pass);
+    emit passPicked(pass);
+  } else if (press_.x() >= kLeft - 6 && !locked_) {
+    scrubbing_ = true;
+    setTime(secondsAt(press_.x()));
+    emit scrubbed(time_);
+  }
+}
+
+void Lanes::mouseMoveEvent(QMouseEvent* event) {
+  at_ = event->position();
+  if (scrubbing_) {
+    setTime(secondsAt(at_.x()));
+    emit scrubbed(time_);
+  } else if (dragged_ > 0) {
+    moved_ = moved_ || (at_ - press_).manhattanLength() > 6;
+    viewport()->update();
+  } else {
+    const int over = passAt(at_);
+    viewport()->setCursor(over ? Qt::OpenHandCursor : Qt::ArrowCursor);
+    if (over) {
+      const Pass& pass = plan().passes[static_cast<std::size_t>(over) - 1];
+      viewport()->setToolTip(tr("%1, %2: %3 gf, %4 mm/s, %5")
+                                 .arg(role_name(pass.role), tool_name(session_.project(), pass.tool))
+                                 .arg(std::lround(pass.force_gf)).arg(std::lround(pass.speed_mm_s)).arg(time_text(pass.seconds)));
+    } else {
+      viewport()->setToolTip({});
+    }
+  }
+}
+
+void Lanes::mouseReleaseEvent(QMouseEvent* event) {
+  const int pass = dragged_;
+  dragged_ = 0;
+  scrubbing_ = false;
+  if (pass > 0 && moved_) drop(pass, event->position().x());
+  moved_ = false;
+  viewport()->update();
+}
+
+void Lanes::drop(int pass, double x) {
+  // Before the first other pass whose middle lies to the right.
+  std::vector<std::string> keys;
+  const auto& passes = plan().passes;
+  const std::string moved = passes[static_cast<std::size_t>(pass) - 1].key;
+  bool placed = false;
+  for (const auto& p : passes) {
+    if (p.index == pass) continue;
+    if (!placed && blockOf(p.index).center().x() > x) keys.push_back(moved), placed = true;
+    keys.push_back(p.key);
+  }
+  if (!placed) keys.push_back(moved);
+  Project next = session_.project();
+  next.plan.pass_order = keys;
+  session_.commit(std::move(next), tr("Reorder passes"));
+}
+
+void Lanes::keyPressEvent(QKeyEvent* event) {
+  const int count = static_cast<int>(plan().passes.size());
+  if (count == 0 || locked_) return QAbstractScrollArea::keyPressEvent(event);
+  const bool left = event->key() == Qt::Key_Left, right = event->key() == Qt::Key_Right;
+  if ((left || right) && event->modifiers() & Qt::ControlModifier) {
+    const int other = current_ + (left ? -1 : 1);
+    if (current_ < 1 || other < 1 || other > count) return;
+    drop(current_, blockOf(other).center().x() + (left ? -0.5 : 0.5));
+    current_ = other;
+  } else if (left || right) {
+    const double step = plan().seconds / (event->modifiers() & Qt::ShiftModifier ? 20 : 200);
+    setTime(std::clamp(std::max(time_, 0.0) + (left ? -step : step), 0.0, plan().seconds));
+    emit scrubbed(time_);
+  } else if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down) {
+    setCurrentPass(std::clamp(current_ + (event->key() == Qt::Key_Up ? -1 : 1), 1, count));
+    emit passPicked(current_);
+  } else if (event->key() == Qt::Key_Escape) {
+    setTime(-1);
+    emit scrubbed(-1);
+  } else {
+    QAbstractScrollArea::keyPressEvent(event);
+  }
+}
+
+}  // namespace dotlane

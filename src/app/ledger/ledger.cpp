@@ -1,0 +1,219 @@
+#include "app/ledger/ledger.hpp"
+
+#include <QHBoxLayout>
+#include <QLocale>
+#include <QPainter>
+#include <QPixmapCache>
+#include <QStyledItemDelegate>
+#include <QVBoxLayout>
+#include <set>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+#include "render/paint.hpp"
+#include "render/role_style.hpp"
+
+namespace dotlane {
+namespace {
+
+class RowPainter : public QStyledItemDelegate {
+ public:
+  RowPainter(const LedgerModel& model, QObject* parent) : QStyledItemDelegate(parent), model_(model) {}
+
+  QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex& index) const override {
+    switch (index.data(LedgerModel::KindRole).toInt()) {
+      case LedgerModel::stock_row: return {200, 27};
+      case LedgerModel::piece_row: return {200, 58};
+      default: return {200, 24};
+    }
+  }
+
+  void paint(QPainter* p, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+    p->save();
+    QRectF r = option.rect;
+    r.setLeft(0);
+    const Theme& t = theme();
+    const bool selected = option.state & QStyle::State_Selected;
+    const int kind = index.data(LedgerModel::KindRole).toInt();
+    if (kind != LedgerModel::stock_row && selected) {
+      p->fillRect(r, t.accent_soft);
+      p->fillRect(QRectF(0, r.top(), 3, r.height()), t.accent);
+    }
+    if (kind == LedgerModel::stock_row) {
+      paintStock(*p, r, index.data(LedgerModel::StockRole).toString().toStdString());
+    } else if (const Piece* piece = find_piece(model_.session().project(), index.data(LedgerModel::PieceRole).toInt())) {
+      if (kind == LedgerModel::piece_row) {
+        paintPiece(*p, r, *piece, selected);
+      } else {
+        const auto at = static_cast<std::size_t>(index.data(LedgerModel::LineRole).toInt());
+        if (at < piece->lines.size()) paintLine(*p, r, *piece, at);
+      }
+    }
+    if (option.state & QStyle::State_HasFocus && static_cast<const QWidget*>(option.widget)->hasFocus()) {
+      p->setRenderHint(QPainter::Antialiasing, false);
+      p->setPen(QPen(t.accent, 2));
+      p->setBrush(Qt::NoBrush);
+      p->drawRect(r.adjusted(1, 1, -1, -1));
+    }
+    p->restore();
+  }
+
+ private:
+  const LedgerModel& model_;
+
+  void paintStock(QPainter& p, const QRectF& r, const std::string& id) const {
+    const Theme& t = theme();
+    const Project& project = model_.session().project();
+    const Stock* stock = find_stock(project, id);
+    p.fillRect(r, t.dark ? t.panel.lighter(118) : QColor("#F0E9DC"));
+    if (stock) swatch_icon(to_qcolor(stock->color)).paint(&p, QRect(14, static_cast<int>(r.center().y()) - 8, 16, 16));
+    QString name = qs(stock ? stock->name : id);
+    if (stock && stock->grammage_gsm > 0) name += tr(", %1 g/m²").arg(QLocale().toString(stock->grammage_gsm, 'f', 0));
+    p.setFont(ui_font(13, true));
+    p.setPen(t.ink);
+    const Sheet* sheet = sheet_of(project, id);
+    const QString mat = sheet && std::any_of(project.sheets.begin(), project.sheets.end(), [&](const Sheet& s) { return s.load != sheet->load; })
+                            ? tr("mat load %1").arg(sheet->load)
+                            : tr("1 sheet");
+    QFont small = ui_font(11);
+    const int mat_width = QFontMetrics(small).horizontalAdvance(mat);
+    p.drawText(QRectF(38, r.top(), r.right() - 38 - mat_width - 22, r.height()), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(name, Qt::ElideRight, static_cast<int>(r.right()) - 38 - mat_width - 22));
+    p.setFont(small);
+    p.setPen(t.quiet);
+    p.drawText(r.adjusted(0, 0, -14, 0), Qt::AlignRight | Qt::AlignVCenter, mat);
+  }
+
+  void paintPiece(QPainter& p, const QRectF& r, const Piece& piece, bool selected) const {
+    const Theme& t = theme();
+    const Session& session = model_.session();
+    const auto& drawn = session.drawing().pieces;
+    const auto found = std::find_if(drawn.begin(), drawn.end(), [&](const auto& d) { return d->piece->id == piece.id; });
+    const QRectF box(16, r.top() + 8, 42, 42);
+    if (found != drawn.end()) {
+      // A picture for each state of a piece; painting it anew each time would make scrolling slow.
+      const QString key = QStringLiteral("piece-%1-%2").arg(reinterpret_cast<quintptr>(found->get())).arg(t.dark);
+      QPixmap picture;
+      if (!QPixmapCache::find(key, &picture)) {
+        picture = QPixmap(84, 84);
+        picture.setDevicePixelRatio(2);
+        picture.fill(Qt::transparent);
+        QPainter q(&picture);
+        paint_thumbnail(q, QRectF(0, 0, 42, 42), session.project(), **found, t);
+        QPixmapCache::insert(key, picture);
+      }
+      p.drawPixmap(box.topLeft(), picture);
+    }
+    std::set<Role> roles;
+    for (const auto& line : piece.lines) roles.insert(line.role);
+    double x = r.right() - 20;
+    for (auto it = roles.begin(); it != roles.end(); ++it, x -= 17) {
+      paint_role_glyph(p, {x, r.top() + 20}, *it, role_color(*it, t.dark), 10);
+    }
+    const int room = static_cast<int>(x - 68);
+    p.setPen(t.ink);
+    p.setFont(ui_font(13, selected));
+    p.drawText(QRectF(68, r.top() + 9, room, 20), Qt::AlignVCenter, p.fontMetrics().elidedText(qs(piece.name), Qt::ElideRight, room));
+    p.setFont(ui_font(12));
+    p.setPen(t.quiet);
+    const LengthUnit unit = session.project().unit;
+    const QString size = found != drawn.end() ? size_text((*found)->bounds, unit) + QChar(' ') + unit_word(unit) : QString();
+    p.drawText(QRectF(68, r.top() + 29, r.width() - 84, 18), Qt::AlignVCenter, size);
+    p.setPen(QPen(t.hairline, 1));
+    p.setRenderHint(QPainter::Antialiasing, false);
+    p.drawLine(QPointF(16, r.bottom()), QPointF(r.right() - 14, r.bottom()));
+  }
+
+  void paintLine(QPainter& p, const QRectF& r, const Piece& piece, std::size_t at) const {
+    const Theme& t = theme();
+    const Project& project = model_.session().project();
+    const Line& line = piece.lines[at];
+    paint_role_glyph(p, {76, r.center().y()}, line.role, role_color(line.role, t.dark), 9);
+    p.setFont(ui_font(12));
+    const QString tool = line.tool.empty() ? role_name(line.role) : tool_name(project, line.tool);
+    const int right = std::min(96, p.fontMetrics().horizontalAdvance(tool));
+    p.setPen(t.ink);
+    const int room = static_cast<int>(r.right()) - 14 - right - 8 - 90;
+    p.drawText(QRectF(90, r.top(), room, r.height()), Qt::AlignVCenter, p.fontMetrics().elidedText(qs(line.id), Qt::ElideMiddle, room));
+    p.setPen(line.role_guessed ? t.hands.darker(t.dark ? 100 : 125) : t.quiet);
+    p.drawText(QRectF(r.right() - 14 - right, r.top(), right, r.height()), Qt::AlignRight | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(tool, Qt::ElideRight, right));
+  }
+};
+
+}  // namespace
+
+Ledger::Ledger(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+  set_kind(this, "left");
+  setAttribute(Qt::WA_StyledBackground);
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 1, 0);
+  column->setSpacing(0);
+  auto* head = new QHBoxLayout;
+  head->setContentsMargins(16, 10, 14, 8);
+  head->addWidget(make_label(tr("Ledger"), "heading", this));
+  head->addStretch();
+  head->addWidget(make_label(tr("top layer first"), "quiet", this));
+  column->addLayout(head);
+  model_ = new LedgerModel(session, this);
+  tree_ = new QTreeView(this);
+  tree_->setObjectName(QStringLiteral("ledger"));
+  tree_->setAccessibleName(tr("Ledger: pieces and their lines"));
+  tree_->setModel(model_);
+  tree_->setItemDelegate(new RowPainter(*model_, tree_));
+  tree_->setHeaderHidden(true);
+  tree_->setIndentation(0);
+  tree_->setRootIsDecorated(false);
+  tree_->setExpandsOnDoubleClick(true);
+  tree_->setSelectionMode(QAbstractItemView::ExtendedSelection);
+  tree_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+  tree_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  column->addWidget(tree_, 1);
+  connect(tree_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &Ledger::followTree);
+  connect(model_, &QAbstractItemModel::modelReset, this, &Ledger::followSession);
+  connect(&session_, &Session::selectionChanged, this, &Ledger::followSession);
+}
+
+void Ledger::addButtons(const Actions& actions) {
+  auto* row = new QHBoxLayout;
+  row->setContentsMargins(14, 8, 14, 12);
+  row->setSpacing(8);
+  for (const auto& [id, text] : {std::pair{"bring-in", tr("Bring in…")}, std::pair{"duplicate", tr("Duplicate")}}) {
+    QAction* action = actions.find(QString::fromLatin1(id));
+    auto* button = new QPushButton(text, this);
+    button->setObjectName(QStringLiteral("ledger-") + QString::fromLatin1(id));
+    button->setToolTip(action->text() + QStringLiteral("  ") + action->shortcut().toString(QKeySequence::NativeText));
+    button->setEnabled(action->isEnabled());
+    connect(button, &QPushButton::clicked, action, &QAction::trigger);
+    connect(action, &QAction::changed, button, [button, action] { button->setEnabled(action->isEnabled()); });
+    row->addWidget(button, 1);
+  }
+  static_cast<QVBoxLayout*>(layout())->addLayout(row);
+}
+
+void Ledger::followSession() {
+  if (following_) return;
+  following_ = true;
+  QItemSelection picked;
+  for (const auto& ref : session_.selection()) {
+    const QModelIndex index = model_->indexOf(ref);
+    if (!index.isValid()) continue;
+    if (index.parent().isValid()) tree_->expand(index.parent());
+    picked.select(index, index);
+  }
+  tree_->selectionModel()->select(picked, QItemSelectionModel::ClearAndSelect);
+  if (!picked.isEmpty()) tree_->scrollTo(picked.indexes().front());
+  following_ = false;
+}
+
+void Ledger::followTree() {
+  if (following_) return;
+  following_ = true;
+  std::vector<LineRef> refs;
+  for (const QModelIndex& index : tree_->selectionModel()->selectedIndexes()) refs.push_back(model_->refAt(index));
+  session_.select(std::move(refs));
+  following_ = false;
+}
+
+}  // namespace dotlane

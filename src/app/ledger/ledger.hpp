@@ -1,0 +1,31 @@
+// The ledger: pieces as cards under their stock, in layer order.
+#pragma once
+
+#include <QPushButton>
+#include <QTreeView>
+#include <QWidget>
+
+#include "app/actions.hpp"
+#include "app/ledger/ledger_model.hpp"
+
+namespace dotlane {
+
+class Ledger : public QWidget {
+  Q_OBJECT
+ public:
+  Ledger(Session& session, QWidget* parent);
+  /// Buttons for these actions stand below the list.
+  void addButtons(const Actions& actions);
+  [[nodiscard]] QTreeView* tree() const { return tree_; }
+
+ private:
+  void followSession();
+  void followTree();
+
+  Session& session_;
+  LedgerModel* model_;
+  QTreeView* tree_;
+  bool following_ = false;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,104 @@
+#include "app/ledger/ledger_model.hpp"
+
+#include "app/units.hpp"
+
+namespace dotlane {
+
+LedgerModel::LedgerModel(Session& session, QObject* parent) : QAbstractItemModel(parent), session_(session) {
+  rows_ = rowsOf(session_.project());
+  connect(&session_, &Session::changed, this, &LedgerModel::update);
+}
+
+std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const {
+  std::vector<Row> out;
+  for (const auto& sheet : project.sheets) {
+    Row heading;
+    heading.stock = sheet.stock;
+    out.push_back(std::move(heading));
+    for (const auto& piece : project.pieces) {
+      if (piece->stock != sheet.stock) continue;
+      Row row;
+      row.piece = piece->id;
+      for (const auto& line : piece->lines) row.lines.push_back(line.id);
+      out.push_back(std::move(row));
+    }
+  }
+  return out;
+}
+
+void LedgerModel::update() {
+  auto next = rowsOf(session_.project());
+  if (next == rows_) {
+    if (!rows_.empty()) emit dataChanged(index(0, 0, {}), index(static_cast<int>(rows_.size()) - 1, 0, {}));
+    return;
+  }
+  beginResetModel();
+  rows_ = std::move(next);
+  endResetModel();
+}
+
+// The internal id is 0 for top rows, else the row of the parent + 1.
+QModelIndex LedgerModel::index(int row, int column, const QModelIndex& parent) const {
+  if (row < 0 || column != 0 || row >= rowCount(parent)) return {};
+  return createIndex(row, 0, parent.isValid() ? static_cast<quintptr>(parent.row()) + 1 : quintptr{0});
+}
+
+QModelIndex LedgerModel::parent(const QModelIndex& index) const {
+  if (!index.isValid() || index.internalId() == 0) return {};
+  return createIndex(static_cast<int>(index.internalId()) - 1, 0, quintptr{0});
+}
+
+int LedgerModel::rowCount(const QModelIndex& parent) const {
+  if (!parent.isValid()) return static_cast<int>(rows_.size());
+  if (parent.internalId() != 0) return 0;
+  return static_cast<int>(rows_[static_cast<std::size_t>(parent.row())].lines.size());
+}
+
+QVariant LedgerModel::data(const QModelIndex& index, int role) const {
+  if (!index.isValid()) return {};
+  const bool is_line = index.internalId() != 0;
+  const Row& row = rows_[is_line ? static_cast<std::size_t>(index.internalId()) - 1 : static_cast<std::size_t>(index.row())];
+  const Project& project = session_.project();
+  if (role == KindRole) return is_line ? line_row : row.stock.empty() ? piece_row : stock_row;
+  if (role == PieceRole) return row.piece;
+  if (role == StockRole) return qs(row.stock);
+  if (role == LineRole) return is_line ? index.row() : -1;
+  if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole && role != Qt::ToolTipRole) return {};
+  if (!row.stock.empty()) {
+    const Stock* stock = find_stock(project, row.stock);
+    return qs(stock ? stock->name : row.stock);
+  }
+  const Piece* piece = find_piece(project, row.piece);
+  if (!piece) return {};
+  if (!is_line) return qs(piece->name);
+  const auto at = static_cast<std::size_t>(index.row());
+  if (at >= piece->lines.size()) return {};
+  const Line& line = piece->lines[at];
+  return tr("%1, %2 with %3").arg(qs(line.id), role_name(line.role), tool_name(project, line.tool));
+}
+
+Qt::ItemFlags LedgerModel::flags(const QModelIndex& index) const {
+  if (!index.isValid()) return Qt::NoItemFlags;
+  if (data(index, KindRole).toInt() == stock_row) return Qt::ItemIsEnabled | Qt::ItemNeverHasChildren;
+  return Qt::ItemIsEnabled | Qt::ItemIsSelectable;
+}
+
+QModelIndex LedgerModel::indexOf(const LineRef& ref) const {
+  for (std::size_t i = 0; i < rows_.size(); ++i) {
+    if (rows_[i].piece != ref.piece || !rows_[i].stock.empty()) continue;
+    const QModelIndex top = index(static_cast<int>(i), 0, {});
+    if (ref.line.empty()) return top;
+    const auto at = std::find(rows_[i].lines.begin(), rows_[i].lines.end(), ref.line);
+    if (at != rows_[i].lines.end()) return index(static_cast<int>(at - rows_[i].lines.begin()), 0, top);
+  }
+  return {};
+}
+
+LineRef LedgerModel::refAt(const QModelIndex& index) const {
+  if (!index.isValid()) return {};
+  if (index.internalId() == 0) return {rows_[static_cast<std::size_t>(index.row())].piece, ""};
+  const Row& row = rows_[static_cast<std::size_t>(index.internalId()) - 1];
+  return {row.piece, row.lines[static_cast<std::size_t>(index.row())]};
+}
+
+}  // namespace dotlane

@@ -1,0 +1,43 @@
+// The ledger's rows: stocks as headings, their pieces below them in layer order, each piece's lines inside it.
+#pragma once
+
+#include <QAbstractItemModel>
+
+#include "app/session.hpp"
+
+namespace dotlane {
+
+class LedgerModel : public QAbstractItemModel {
+  Q_OBJECT
+ public:
+  enum Kind { stock_row, piece_row, line_row };
+  enum Roles { KindRole = Qt::UserRole + 1, PieceRole, LineRole, StockRole };
+
+  explicit LedgerModel(Session& session, QObject* parent);
+
+  [[nodiscard]] QModelIndex index(int row, int column, const QModelIndex& parent) const override;
+  [[nodiscard]] QModelIndex parent(const QModelIndex& index) const override;
+  [[nodiscard]] int rowCount(const QModelIndex& parent) const override;
+  [[nodiscard]] int columnCount(const QModelIndex&) const override { return 1; }
+  [[nodiscard]] QVariant data(const QModelIndex& index, int role) const override;
+  [[nodiscard]] Qt::ItemFlags flags(const QModelIndex& index) const override;
+
+  [[nodiscard]] QModelIndex indexOf(const LineRef& ref) const;
+  [[nodiscard]] LineRef refAt(const QModelIndex& index) const;
+  [[nodiscard]] const Session& session() const { return session_; }
+
+ private:
+  struct Row {
+    std::string stock;  // of a heading; empty for a piece
+    int piece = 0;
+    std::vector<std::string> lines;  // ids
+    friend bool operator==(const Row&, const Row&) = default;
+  };
+  [[nodiscard]] std::vector<Row> rowsOf(const Project& project) const;
+  void update();
+
+  Session& session_;
+  std::vector<Row> rows_;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,459 @@
+#include "app/main_window.hpp"
+
+#include <QCloseEvent>
+#include <QFileInfo>
+#include <QGridLayout>
+#include <QLocale>
+#include <QMenu>
+#include <QSettings>
+
+#include "app/dialogs.hpp"
+#include "app/panels/recipe_panel.hpp"
+#include "app/panels/run_panel.hpp"
+#include "app/panels/sheets_panel.hpp"
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "core/check/checks.hpp"
+#include "core/format/files.hpp"
+#include "core/format/svg_writer.hpp"
+#include "core/project/edit.hpp"
+#include "device/sim_cutter_link.hpp"
+#include "render/sheet_export.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr int kRecent = 8;
+
+QString project_filter() { return QObject::tr("Dot Lane projects (*.dotlane)"); }
+
+}  // namespace
+
+MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
+  setObjectName(QStringLiteral("mainWindow"));
+  setMinimumSize(1060, 680);
+  resize(1280, 800);
+  run_ = new RunController(session_, link ? std::move(link) : std::make_unique<SimCutterLink>(), this);
+
+  auto* centre = new QWidget(this);
+  set_kind(centre, "ground");
+  setCentralWidget(centre);
+  auto* grid = new QGridLayout(centre);
+  grid->setContentsMargins(0, 0, 0, 0);
+  grid->setSpacing(0);
+  top_ = new TopBar(session_, actions_, centre);
+  grid->addWidget(top_, 0, 0, 1, 3);
+  ledger_ = new Ledger(session_, centre);
+  ledger_->setFixedWidth(251);
+  grid->addWidget(ledger_, 1, 0);
+  auto* middle = new QWidget(centre);
+  auto* stack = new QVBoxLayout(middle);
+  stack->setContentsMargins(0, 0, 0, 0);
+  stack->setSpacing(0);
+  notice_ = new Notice(middle);
+  stack->addWidget(notice_);
+  bench_ = new Bench(session_, middle);
+  stack->addWidget(bench_, 1);
+  grid->addWidget(middle, 1, 1);
+  panels_ = new QStackedWidget(centre);
+  set_kind(panels_, "right");
+  panels_->setFixedWidth(286);
+  panels_->addWidget(new RecipePanel(session_, panels_));
+  panels_->addWidget(new SheetsPanel(session_, panels_));
+  passes_ = new PassesPanel(session_, panels_);
+  panels_->addWidget(passes_);
+  panels_->addWidget(new RunPanel(session_, *run_, panels_));
+  look_ = new SecondLook(session_, panels_);
+  panels_->addWidget(look_);
+  grid->addWidget(panels_, 1, 2);
+  lanes_ = new Lanes(session_, centre);
+  lanes_->setFixedHeight(198);
+  grid->addWidget(lanes_, 2, 0, 1, 3);
+  grid->setColumnStretch(1, 1);
+  grid->setRowStretch(1, 1);
+
+  addFileActions();
+  addEditActions();
+  addViewActions();
+  ledger_->addButtons(actions_);
+  fillProjectMenu();
+
+  connect(top_, &TopBar::stagePicked, this, &MainWindow::setStage);
+  connect(top_, &TopBar::secondLookPicked, this, [this] { showSecondLook(!look_open_); });
+  connect(look_, &SecondLook::showLines, bench_, &Bench::point);
+  connect(bench_, &Bench::filesDropped, this, &MainWindow::take);
+  connect(lanes_, &Lanes::passPicked, this, [this](int pass) {
+    passes_->setPass(pass);
+    if (stage_ != Stage::run) setStage(Stage::passes);
+  });
+  connect(lanes_, &Lanes::scrubbed, this, [this](double seconds) {
+    if (!run_->active()) bench_->setScrub(seconds);
+  });
+  connect(&session_, &Session::said, notice_, &Notice::say);
+  connect(&session_, &Session::readingChanged, this, [this](const QString& what) {
+    if (what.isEmpty()) {
+      notice_->hide();
+    } else {
+      notice_->busy(what, [this] { session_.cancelReading(); });
+    }
+  });
+  connect(&session_, &Session::opened, this, [this] {
+    lanes_->setTime(-1);
+    bench_->setScrub(-1);
+    run_->clear();
+    if (!session_.path().isEmpty()) remember(session_.path());
+  });
+  connect(&session_, &Session::broughtIn, this, [this](int id) {
+    const Piece* piece = find_piece(session_.project(), id);
+    if (!piece) return;
+    for (const auto& note : piece->source.notes) {
+      if (note.code != "size-assumed") continue;
+      const Box box = bounds_on_mat(*piece);
+      std::vector<Notice::Choice> choices;
+      for (const double per_inch : {96.0, 90.0, 72.0}) {
+        const double s = piece->source.per_inch / per_inch;
+        const Box scaled{0, 0, box.width() * s, box.height() * s};
+        choices.push_back({tr("%1 per inch: %2 %3").arg(per_inch).arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)), [this, id, per_inch] {
+                             session_.commit(settle_size(session_.project(), id, per_inch), tr("Settle the size"));
+                           }});
+      }
+      notice_->ask(tr("%1 states no physical size. Which is right?").arg(qs(piece->source.file)), std::move(choices));
+      return;
+    }
+    if (!piece->source.notes.empty()) {
+      notice_->say(qs(piece->source.notes.front().message), piece->source.notes.front().severity != Severity::info);
+    } else {
+      notice_->say(tr("%1: the roles of its lines were guessed. Confirm them in the recipe or in Second look.").arg(qs(piece->name)), false);
+    }
+  });
+  connect(&session_, &Session::changed, this, &MainWindow::updateActions);
+  connect(&session_, &Session::selectionChanged, this, &MainWindow::updateActions);
+  connect(&session_, &Session::fileChanged, this, [this] { setWindowTitle(qs(session_.project().name) + (session_.modified() ? tr(" (changed)") : QString()) + tr(" – Dot Lane")); });
+  watchRun();
+  updateActions();
+  setStage(Stage::draft);
+  setWindowTitle(tr("Dot Lane"));
+  bench_->setFocus();
+}
+
+void MainWindow::watchRun() {
+  connect(run_, &RunController::stateChanged, this, [this] {
+    using State = RunController::State;
+    const State state = run_->state();
+    bench_->showRun(state == State::idle ? nullptr : &run_->record());
+    lanes_->setLocked(run_->active());
+    lanes_->setTime(state == State::idle ? -1 : run_->planTime());
+    if (state != State::idle) bench_->setScrub(-1), bench_->moveHead(run_->head());
+    top_->setRunState(state == State::idle ? QString() : state == State::over ? tr("%1").arg(run_->record().outcome == Outcome::done ? tr("done") : tr("stopped"))
+                      : state == State::paused                                ? tr("hands needed")
+                      : state == State::held                                  ? tr("held")
+                                                                              : tr("running"));
+    if (state == State::paused) setStage(Stage::run);
+    updateActions();
+  });
+  connect(run_, &RunController::moved, this, [this] {
+    bench_->moveHead(run_->head());
+    lanes_->setTime(run_->planTime());
+    if (run_->currentPass() != lanes_->currentPass()) lanes_->setCurrentPass(run_->currentPass());
+  });
+}
+
+void MainWindow::setStage(Stage stage) {
+  stage_ = stage;
+  look_open_ = false;
+  top_->setSecondLookOpen(false);
+  top_->setStage(stage);
+  panels_->setCurrentIndex(static_cast<int>(stage));
+}
+
+void MainWindow::showSecondLook(bool on) {
+  look_open_ = on;
+  top_->setSecondLookOpen(on);
+  panels_->setCurrentIndex(on ? panels_->indexOf(look_) : static_cast<int>(stage_));
+}
+
+// --- files -----------------------------------------------------------------------------------------------------------
+
+void MainWindow::addFileActions() {
+  actions_.add("new", tr("New project"), QKeySequence::New, [this] { afterSaving([this] { session_.newProject(); }); });
+  actions_.add("open", tr("Open a project…"), QKeySequence::Open, [this] {
+    afterSaving([this] {
+      const auto files = dialogs().openFiles(this, tr("Open a project"), project_filter());
+      if (!files.isEmpty()) take({files.front()});
+    });
+  });
+  actions_.add("bring-in", tr("Bring in a drawing…"), Qt::CTRL | Qt::Key_I, [this] {
+    const auto files = dialogs().openFiles(this, tr("Bring in a drawing"), tr("Drawings (*.svg)"));
+    if (!files.isEmpty()) session_.bringIn(files);
+  });
+  actions_.add("save", tr("Save"), QKeySequence::Save, [this] { save(false); });
+  actions_.add("save-as", tr("Save under another name…"), Qt::CTRL | Qt::SHIFT | Qt::Key_S, [this] { save(true); });
+  actions_.add("export", tr("Export the job: SVG, HPGL, PDF or PNG…"), Qt::CTRL | Qt::Key_E, [this] {
+    const QString base = session_.path().isEmpty() ? qs(session_.project().name) : QFileInfo(session_.path()).path() + QLatin1Char('/') + QFileInfo(session_.path()).completeBaseName();
+    const QString path = dialogs().saveFile(this, tr("Export the job"), base + QStringLiteral(".svg"),
+                                            tr("SVG, one group a pass (*.svg);;HPGL for a cutter (*.hpgl *.plt);;True-scale pages (*.pdf);;Picture of the sheets (*.png)"));
+    if (!path.isEmpty()) exportTo(path);
+  });
+  actions_.add("close", tr("Close the window"), QKeySequence::Close, [this] { close(); });
+}
+
+void MainWindow::take(const QStringList& files) {
+  QStringList drawings;
+  for (const QString& file : files) {
+    if (file.endsWith(QStringLiteral(".dotlane"), Qt::CaseInsensitive)) {
+      afterSaving([this, file] {
+        session_.open(file);
+        offerRecovery(QFileInfo(file).absoluteFilePath());
+      });
+    } else {
+      drawings.append(file);
+    }
+  }
+  if (!drawings.isEmpty()) session_.bringIn(drawings);
+}
+
+void MainWindow::offerRecovery(const QString& path) {
+  const QString kept = path.isEmpty() ? session_.autosavePath() : qs(autosave_path(path.toStdString()));
+  if (!QFileInfo::exists(kept)) return;
+  const QDateTime when = QFileInfo(kept).lastModified();
+  // A read copy is moved aside first, so that opening the saved file cannot remove it.
+  const QString aside = kept + QStringLiteral(".found");
+  QFile::remove(aside);
+  if (!QFile::rename(kept, aside)) return;
+  auto ask = [this, aside, path, when] {
+    notice_->ask(tr("Unsaved work from %1 was found.").arg(QLocale().toString(when, QLocale::ShortFormat)),
+                 {{tr("Take it up"), [this, aside, path] {
+                     session_.recover(aside, path);
+                     QFile::remove(aside);
+                   }},
+                  {tr("Throw it away"), [aside] { QFile::remove(aside); }}});
+  };
+  if (path.isEmpty()) {
+    ask();
+  } else {
+    // Once the saved file is here; the connection ends with its first use.
+    connect(&session_, &Session::opened, notice_, [ask] { ask(); }, static_cast<Qt::ConnectionType>(Qt::QueuedConnection | Qt::SingleShotConnection));
+  }
+}
+
+void MainWindow::save(bool as, std::function<void(bool)> then) {
+  QString path = session_.path();
+  if (as || path.isEmpty()) {
+    path = dialogs().saveFile(this, tr("Save the project"), path.isEmpty() ? qs(session_.project().name) + QStringLiteral(".dotlane") : path, project_filter());
+    if (path.isEmpty()) {
+      if (then) then(false);
+      return;
+    }
+    if (!path.endsWith(QStringLiteral(".dotlane"), Qt::CaseInsensitive)) path += QStringLiteral(".dotlane");
+  }
+  session_.save(path, [this, path, then = std::move(then)](bool ok) {
+    if (ok) remember(path);
+    if (then) then(ok);
+  });
+}
+
+void MainWindow::afterSaving(const std::function<void()>& then) {
+  if (!session_.modified()) return then();
+  switch (dialogs().askToSave(this, qs(session_.project().name))) {
+    case Dialogs::Answer::save:
+      save(false, [then](bool ok) {
+        if (ok) then();
+      });
+      break;
+    case Dialogs::Answer::discard: then(); break;
+    case Dialogs::Answer::cancel: break;
+  }
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+  if (closing_ || !session_.modified()) {
+    if (closing_ || session_.path().isEmpty()) session_.removeAutosave();
+    run_->cancel();
+    event->accept();
+    return;
+  }
+  event->ignore();
+  afterSaving([this] {
+    closing_ = true;
+    QMetaObject::invokeMethod(this, [this] { close(); }, Qt::QueuedConnection);
+  });
+}
+
+void MainWindow::exportTo(const QString& path) {
+  const Project& project = session_.project();
+  const Derived& derived = session_.derived();
+  const QString ending = QFileInfo(path).suffix().toLower();
+  Result<void> done;
+  if (ending == QStringLiteral("svg")) {
+    done = write_file(path.toStdString(), write_svg(project, derived.layout, derived.plan));
+  } else if (ending == QStringLiteral("hpgl") || ending == QStringLiteral("plt")) {
+    done = write_file(path.toStdString(), compile(derived.plan, project.machine).hpgl);
+  } else if (ending == QStringLiteral("pdf")) {
+    done = write_sheet_pdf(project, derived, {}, path);
+  } else if (ending == QStringLiteral("png")) {
+    if (!sheet_image(project, derived, {}, 8).save(path)) done = fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
+  } else {
+    done = fail(ErrorKind::bad_request, "choose one of the endings .svg, .hpgl, .plt, .pdf or .png", path.toStdString());
+  }
+  notice_->say(done ? tr("Exported %1").arg(QFileInfo(path).fileName()) : qs(done.error().line()), !done);
+}
+
+void MainWindow::remember(const QString& path) {
+  QSettings settings;
+  QStringList recent = settings.value(QStringLiteral("recent")).toStringList();
+  recent.removeAll(path);
+  recent.prepend(path);
+  while (recent.size() > kRecent) recent.removeLast();
+  settings.setValue(QStringLiteral("recent"), recent);
+  fillProjectMenu();
+}
+
+void MainWindow::fillProjectMenu() {
+  QMenu* menu = top_->menu();
+  menu->clear();
+  for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export"}) menu->addAction(actions_.find(QString::fromLatin1(id)));
+  const QStringList recent = QSettings().value(QStringLiteral("recent")).toStringList();
+  menu->addSeparator();
+  QAction* heading = menu->addAction(recent.isEmpty() ? tr("No recent projects") : tr("Recent projects"));
+  heading->setEnabled(false);
+  for (const QString& path : recent) {
+    QAction* open = menu->addAction(QFileInfo(path).fileName());
+    open->setToolTip(path);
+    connect(open, &QAction::triggered, this, [this, path] { take({path}); });
+  }
+  menu->addSeparator();
+  menu->addAction(actions_.find(QStringLiteral("close")));
+}
+
+// --- edits -----------------------------------------------------------------------------------------------------------
+
+void MainWindow::addEditActions() {
+  actions_.add("undo", tr("Undo"), QKeySequence::Undo, [this] { session_.undo(); });
+  actions_.add("redo", tr("Redo"), Qt::CTRL | Qt::SHIFT | Qt::Key_Z, [this] { session_.redo(); });
+  actions_.add("select-all", tr("Select everything"), QKeySequence::SelectAll, [this] {
+    std::vector<LineRef> all;
+    for (const auto& piece : session_.project().pieces) all.push_back({piece->id, ""});
+    session_.select(std::move(all));
+  });
+  actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete), [this] {
+    session_.commit(remove_lines(session_.project(), session_.selectedLines()), tr("Remove"));
+  });
+  actions_.add("duplicate", tr("Duplicate the piece"), Qt::CTRL | Qt::Key_D, [this] {
+    Project next = session_.project();
+    std::vector<LineRef> copies;
+    for (const int piece : session_.selectedPieces()) {
+      int id = 0;
+      next = duplicate_piece(std::move(next), piece, &id);
+      copies.push_back({id, ""});
+    }
+    session_.commit(std::move(next), tr("Duplicate"));
+    session_.select(std::move(copies));
+  });
+  actions_.add("bring-onto-mat", tr("Bring onto the mat"), Qt::CTRL | Qt::Key_B, [this] {
+    std::vector<int> ids = session_.selectedPieces();
+    if (ids.empty()) {
+      for (const auto& piece : session_.project().pieces) ids.push_back(piece->id);
+    }
+    session_.commit(bring_onto_mat(session_.project(), ids), tr("Bring onto the mat"));
+  });
+  actions_.add("split-layers", tr("Split into pieces by layer"), Qt::CTRL | Qt::Key_L, [this] {
+    Project next = session_.project();
+    for (const int id : session_.selectedPieces()) next = split_by_layer(std::move(next), id);
+    session_.commit(std::move(next), tr("Split by layer"));
+  });
+  auto shift = [this](int by) {
+    Project next = session_.project();
+    for (const int id : session_.selectedPieces()) next = shift_layer(std::move(next), id, by);
+    session_.commit(std::move(next), by < 0 ? tr("One layer up") : tr("One layer down"));
+  };
+  actions_.add("layer-up", tr("Move the piece one layer up"), Qt::CTRL | Qt::Key_Up, [shift] { shift(-1); });
+  actions_.add("layer-down", tr("Move the piece one layer down"), Qt::CTRL | Qt::Key_Down, [shift] { shift(1); });
+  actions_.add("same-color", tr("Select all lines of this colour"), Qt::CTRL | Qt::Key_J, [this] {
+    std::vector<LineRef> lines;
+    for (const auto& ref : session_.selectedLines()) {
+      for (const auto& line : find_piece(session_.project(), ref.piece)->lines) {
+        if (line.id != ref.line) continue;
+        for (const auto& same : lines_of_color(session_.project(), line.color)) {
+          if (std::find(lines.begin(), lines.end(), same) == lines.end()) lines.push_back(same);
+        }
+      }
+    }
+    session_.select(std::move(lines));
+  });
+  actions_.add("confirm-roles", tr("Confirm all guessed roles"), Qt::CTRL | Qt::Key_K, [this] {
+    Project next = session_.project();
+    for (const auto& piece : session_.project().pieces) next = confirm_roles(std::move(next), lines_of_piece(next, piece->id));
+    session_.commit(std::move(next), tr("Confirm the roles"));
+  });
+  actions_.add("mirror", tr("Mirror the whole job, or not"), Qt::CTRL | Qt::Key_M, [this] {
+    Project next = session_.project();
+    next.plan.mirrored = !next.plan.mirrored;
+    session_.commit(std::move(next), next.plan.mirrored ? tr("Mirror the job") : tr("Do not mirror the job"));
+  });
+  static constexpr std::pair<Role, int> keys[] = {{Role::cut, Qt::Key_C},     {Role::score, Qt::Key_S}, {Role::draw, Qt::Key_D}, {Role::foil, Qt::Key_F},
+                                                  {Role::engrave, Qt::Key_E}, {Role::print, Qt::Key_P}, {Role::guide, Qt::Key_G}};
+  for (QWidget* place : {static_cast<QWidget*>(bench_), static_cast<QWidget*>(ledger_)}) {
+    for (const auto& [role, key] : keys) {
+      const QString id = (place == bench_ ? QStringLiteral("role-") : QStringLiteral("ledger-role-")) + qs(word(role));
+      auto run = [this, r = role] { session_.commit(assign_role(session_.project(), session_.selectedLines(), r), tr("Make it %1").arg(role_name(r))); };
+      if (place == bench_) {
+        actions_.add(id, tr("Make the selected lines %1").arg(role_name(role)), QKeySequence(key), run, place);
+      } else {
+        // The same key from the ledger; the list of actions names it once.
+        auto* again = new QAction(place);
+        again->setShortcut(QKeySequence(key));
+        again->setShortcutContext(Qt::WidgetWithChildrenShortcut);
+        connect(again, &QAction::triggered, this, run);
+        place->addAction(again);
+      }
+    }
+  }
+}
+
+void MainWindow::updateActions() {
+  auto enable = [this](const char* id, bool on) { actions_.find(QString::fromLatin1(id))->setEnabled(on); };
+  auto* undo = actions_.find(QStringLiteral("undo"));
+  auto* redo = actions_.find(QStringLiteral("redo"));
+  undo->setEnabled(session_.canUndo());
+  undo->setText(session_.canUndo() ? tr("Undo: %1").arg(session_.undoLabel()) : tr("Undo"));
+  redo->setEnabled(session_.canRedo());
+  redo->setText(session_.canRedo() ? tr("Redo: %1").arg(session_.redoLabel()) : tr("Redo"));
+  const bool any = !session_.selection().empty(), some = !session_.project().pieces.empty();
+  for (const char* id : {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection"}) enable(id, any);
+  for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
+  for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
+  enable("run-start", some && !run_->active());
+  enable("run-cancel", run_->active());
+}
+
+// --- view and run ----------------------------------------------------------------------------------------------------
+
+void MainWindow::addViewActions() {
+  actions_.add("find-action", tr("Find an action"), Qt::CTRL | Qt::Key_Space, [this] { top_->finder()->begin(); });
+  actions_.add("zoom-fit", tr("Zoom to fit"), Qt::CTRL | Qt::Key_0, [this] { bench_->zoomToFit(); });
+  actions_.add("zoom-selection", tr("Zoom to what is selected"), Qt::CTRL | Qt::Key_9, [this] { bench_->zoomToSelection(); });
+  actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn, [this] { bench_->zoomBy(1.25, QRectF(bench_->rect()).center()); });
+  actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut, [this] { bench_->zoomBy(1 / 1.25, QRectF(bench_->rect()).center()); });
+  actions_.add("stage-draft", tr("Go to Draft"), Qt::ALT | Qt::Key_1, [this] { setStage(Stage::draft); });
+  actions_.add("stage-sheets", tr("Go to Sheets"), Qt::ALT | Qt::Key_2, [this] { setStage(Stage::sheets); });
+  actions_.add("stage-passes", tr("Go to Passes"), Qt::ALT | Qt::Key_3, [this] { setStage(Stage::passes); });
+  actions_.add("stage-run", tr("Go to Run"), Qt::ALT | Qt::Key_4, [this] { setStage(Stage::run); });
+  actions_.add("second-look", tr("Second look: the findings"), Qt::ALT | Qt::Key_5, [this] { showSecondLook(!look_open_); });
+  actions_.add("unit", tr("Switch between millimetres and inches"), Qt::CTRL | Qt::Key_U, [this] {
+    Project next = session_.project();
+    next.unit = next.unit == LengthUnit::mm ? LengthUnit::inch : LengthUnit::mm;
+    session_.commit(std::move(next), tr("Change the unit"));
+  });
+  actions_.add("dark", tr("Switch between light and dark"), Qt::CTRL | Qt::SHIFT | Qt::Key_L, [] {
+    use_theme(!theme().dark);
+    QSettings().setValue(QStringLiteral("dark"), theme().dark);
+  });
+  actions_.add("run-start", tr("Rehearse the job"), Qt::CTRL | Qt::Key_R, [this] {
+    setStage(Stage::run);
+    run_->clear();
+    run_->start();
+  });
+  actions_.add("run-cancel", tr("Cancel the run"), Qt::CTRL | Qt::Key_Period, [this] { run_->cancel(); });
+}
+
+}  // namespace dotlane

@@ -1,0 +1,71 @@
+// The window: puts the parts together and carries the actions. No geometry, no rules.
+#pragma once
+
+#include <QMainWindow>
+#include <QStackedWidget>
+
+#include "app/actions.hpp"
+#include "app/bench/bench.hpp"
+#include "app/lanes.hpp"
+#include "app/ledger/ledger.hpp"
+#include "app/notice.hpp"
+#include "app/panels/passes_panel.hpp"
+#include "app/panels/second_look.hpp"
+#include "app/run_controller.hpp"
+#include "app/session.hpp"
+#include "app/top_bar.hpp"
+
+namespace dotlane {
+
+class MainWindow : public QMainWindow {
+  Q_OBJECT
+ public:
+  /// `link` drives the cutter: the simulated one unless another is given.
+  explicit MainWindow(std::unique_ptr<CutterLink> link = {});
+
+  [[nodiscard]] Session& session() { return session_; }
+  [[nodiscard]] RunController& run() { return *run_; }
+  [[nodiscard]] Bench& bench() { return *bench_; }
+  [[nodiscard]] Lanes& lanes() { return *lanes_; }
+  [[nodiscard]] Actions& actions() { return actions_; }
+  [[nodiscard]] Stage stage() const { return stage_; }
+  void setStage(Stage stage);
+  void showSecondLook(bool on);
+
+  /// Opens projects and brings in drawings, by their endings.
+  void take(const QStringList& files);
+  /// Offers unsaved work that an earlier session left, for the open file or for none.
+  void offerRecovery(const QString& path = {});
+
+ protected:
+  void closeEvent(QCloseEvent* event) override;
+
+ private:
+  void addFileActions();
+  void addEditActions();
+  void addViewActions();
+  void fillProjectMenu();
+  void updateActions();
+  void save(bool as, std::function<void(bool)> then = {});
+  /// Runs `then` once unsaved changes are saved or let go; not at all when the user stays.
+  void afterSaving(const std::function<void()>& then);
+  void exportTo(const QString& path);
+  void remember(const QString& path);
+  void watchRun();
+
+  Session session_;
+  RunController* run_;
+  Actions actions_;
+  TopBar* top_;
+  Ledger* ledger_;
+  Bench* bench_;
+  Notice* notice_;
+  QStackedWidget* panels_;
+  PassesPanel* passes_;
+  SecondLook* look_;
+  Lanes* lanes_;
+  Stage stage_ = Stage::draft;
+  bool look_open_ = false, closing_ = false;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,38 @@
+// A strip above the bench that says what happened or asks something, without getting in the way.
+#pragma once
+
+#include <QFrame>
+#include <QLabel>
+#include <QTimer>
+#include <functional>
+#include <vector>
+
+class QHBoxLayout;
+
+namespace dotlane {
+
+class Notice : public QFrame {
+  Q_OBJECT
+ public:
+  struct Choice {
+    QString text;
+    std::function<void()> run;
+  };
+  explicit Notice(QWidget* parent);
+  /// Says something for a few seconds; problems stay until dismissed.
+  void say(const QString& message, bool problem);
+  /// Asks; stays until a choice is made or another notice comes.
+  void ask(const QString& message, std::vector<Choice> choices);
+  /// Something is under way and can be stopped.
+  void busy(const QString& message, std::function<void()> cancel);
+  [[nodiscard]] QString message() const { return text_->text(); }
+
+ private:
+  void show(const QString& message, const char* kind, std::vector<Choice> choices, int ms);
+  QLabel* text_;
+  QHBoxLayout* row_;
+  std::vector<QWidget*> buttons_;
+  QTimer timer_;
+};
+
+}  // namespace dotlane

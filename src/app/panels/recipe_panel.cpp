@@ -1,0 +1,379 @@
+#include "app/panels/recipe_panel.hpp"
+
+#include <QGridLayout>
+#include <QLocale>
+#include <QPainter>
+#include <map>
+#include <set>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+#include "core/project/edit.hpp"
+#include "core/text_scan.hpp"
+#include "render/role_style.hpp"
+
+namespace dotlane {
+
+void RecipeLane::setSteps(std::vector<Step> steps) {
+  steps_ = std::move(steps);
+  updateGeometry();
+  update();
+}
+
+void RecipeLane::paintEvent(QPaintEvent*) {
+  QPainter p(this);
+  p.setRenderHint(QPainter::Antialiasing);
+  const Theme& t = theme();
+  const double x = 9;
+  if (steps_.size() > 1) {
+    QColor line = t.accent;
+    line.setAlpha(70);
+    p.setPen(QPen(line, 2));
+    p.drawLine(QPointF(x, 14), QPointF(x, 14 + 44.0 * static_cast<double>(steps_.size() - 1)));
+  }
+  for (std::size_t i = 0; i < steps_.size(); ++i) {
+    const double y = 14 + 44.0 * static_cast<double>(i);
+    p.setPen(Qt::NoPen);
+    p.setBrush(t.accent);
+    p.drawEllipse(QPointF(x, y), 6.5, 6.5);
+    p.setFont(ui_font(12, true));
+    const int figure = p.fontMetrics().horizontalAdvance(steps_[i].figure);
+    p.setPen(t.ink);
+    p.drawText(QRectF(0, y - 10, width() - 2, 20), Qt::AlignRight | Qt::AlignVCenter, steps_[i].figure);
+    p.setFont(ui_font(13));
+    p.drawText(QRectF(26, y - 11, width() - 30 - figure, 20), Qt::AlignVCenter, steps_[i].name);
+    p.setFont(ui_font(11));
+    p.setPen(t.quiet);
+    p.drawText(QRectF(26, y + 8, width() - 28, 16), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(steps_[i].detail, Qt::ElideMiddle, width() - 28));
+  }
+}
+
+RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe"), parent), session_(session) {
+  setObjectName(QStringLiteral("recipePanel"));
+  empty_ = make_label({}, "quiet", body());
+  column()->addWidget(empty_);
+  content_ = new QWidget(body());
+  auto* box = new QVBoxLayout(content_);
+  box->setContentsMargins(0, 0, 0, 0);
+  box->setSpacing(8);
+  column()->addWidget(content_);
+
+  piece_part_ = new QWidget(content_);
+  auto* piece = new QVBoxLayout(piece_part_);
+  piece->setContentsMargins(0, 0, 0, 0);
+  piece->setSpacing(8);
+  box->addWidget(piece_part_);
+
+  auto* card = new QFrame(piece_part_);
+  set_kind(card, "card");
+  auto* sizes = new QGridLayout(card);
+  sizes->setContentsMargins(10, 6, 8, 8);
+  sizes->setHorizontalSpacing(8);
+  sizes->setVerticalSpacing(0);
+  sizes->addWidget(make_label(tr("width"), "quiet", card), 0, 0);
+  sizes->addWidget(make_label(tr("height"), "quiet", card), 0, 1);
+  width_ = new NumberField(tr("Width"), NumberField::Kind::length, card);
+  height_ = new NumberField(tr("Height"), NumberField::Kind::length, card);
+  for (auto* f : {width_, height_}) f->setFigure(), f->setRange(0.1, 5000);
+  width_->setObjectName(QStringLiteral("widthField"));
+  height_->setObjectName(QStringLiteral("heightField"));
+  sizes->addWidget(width_, 1, 0);
+  sizes->addWidget(height_, 1, 1);
+  lock_ = new QToolButton(card);
+  lock_->setObjectName(QStringLiteral("aspectLock"));
+  set_kind(lock_, "flat");
+  lock_->setCheckable(true);
+  sizes->addWidget(lock_, 0, 2, 2, 1, Qt::AlignCenter);
+  piece->addWidget(card);
+  connect(width_, &NumberField::edited, this, [this](double mm) { resize(true, mm); });
+  connect(height_, &NumberField::edited, this, [this](double mm) { resize(false, mm); });
+  for (auto* f : {width_, height_}) connect(f, &NumberField::committed, &session_, &Session::seal);
+  connect(lock_, &QToolButton::clicked, this, [this](bool on) {
+    const auto pieces = session_.selectedPieces();
+    if (pieces.size() == 1) session_.commit(set_aspect_lock(session_.project(), pieces.front(), on), on ? tr("Keep proportions") : tr("Free proportions"));
+  });
+
+  lane_ = new RecipeLane(piece_part_);
+  piece->addWidget(lane_);
+
+  auto* form = new QFormLayout;
+  form->setContentsMargins(0, 0, 0, 0);
+  form->setHorizontalSpacing(10);
+  form->setVerticalSpacing(2);
+  auto field = [&](const QString& name, const QString& label, const char* id) {
+    auto* f = new NumberField(name, NumberField::Kind::length, piece_part_);
+    f->setObjectName(QString::fromLatin1(id));
+    f->setRange(-5000, 5000);
+    form->addRow(make_label(label, "quiet", piece_part_), f);
+    connect(f, &NumberField::committed, &session_, &Session::seal);
+    return f;
+  };
+  x_ = field(tr("Distance from the left edge of the mat"), tr("from left"), "xField");
+  y_ = field(tr("Distance from the top edge of the mat"), tr("from top"), "yField");
+  connect(x_, &NumberField::edited, this, [this](double mm) { place(true, mm); });
+  connect(y_, &NumberField::edited, this, [this](double mm) { place(false, mm); });
+  stock_ = new QComboBox(piece_part_);
+  stock_->setObjectName(QStringLiteral("stockBox"));
+  stock_->setAccessibleName(tr("Stock of the piece"));
+  form->addRow(make_label(tr("stock"), "quiet", piece_part_), stock_);
+  turn_ = new NumberField(tr("Turn by degrees, counter-clockwise"), NumberField::Kind::plain, piece_part_, QStringLiteral("°"), 1);
+  turn_->setRange(-360, 360);
+  auto* turn = new QPushButton(tr("Turn"), piece_part_);
+  set_kind(turn, "chip");
+  auto* turning = new QHBoxLayout;
+  turning->setSpacing(6);
+  turn_->setValue(90);
+  turning->addWidget(turn_, 1);
+  turning->addWidget(turn);
+  form->addRow(make_label(tr("turn by"), "quiet", piece_part_), turning);
+  piece->addLayout(form);
+  connect(stock_, &QComboBox::activated, this, [this](int row) {
+    Project next = session_.project();
+    for (const int id : session_.selectedPieces()) next = set_stock(std::move(next), id, stock_->itemData(row).toString().toStdString());
+    session_.commit(std::move(next), tr("Change the stock"));
+  });
+  connect(turn, &QPushButton::clicked, this, [this] {
+    Project next = session_.project();
+    for (const int id : session_.selectedPieces()) next = turn_piece(std::move(next), id, turn_->value());
+    session_.commit(std::move(next), tr("Turn"));
+  });
+
+  box->addWidget(make_line(content_));
+  lines_heading_ = make_label({}, "heading", content_);
+  box->addWidget(lines_heading_);
+  auto* chips = new QGridLayout;
+  chips->setHorizontalSpacing(5);
+  chips->setVerticalSpacing(5);
+  int at = 0;
+  for (const Role role : {Role::cut, Role::score, Role::draw, Role::foil, Role::engrave, Role::print, Role::guide}) {
+    auto* chip = new QPushButton(role_name(role), content_);
+    chip->setObjectName(QStringLiteral("role-") + qs(word(role)));
+    chip->setAccessibleName(tr("Role: %1").arg(role_name(role)));
+    chip->setCheckable(true);
+    chip->setProperty("role", static_cast<int>(role));
+    set_kind(chip, "chip");
+    chips->addWidget(chip, at / 3, at % 3);
+    ++at;
+    role_chips_.push_back(chip);
+    connect(chip, &QPushButton::clicked, this, [this, role] {
+      session_.commit(assign_role(session_.project(), session_.selectedLines(), role), tr("Make it %1").arg(role_name(role)));
+      updateLines();
+    });
+  }
+  box->addLayout(chips);
+  auto* with = new QGridLayout;
+  with->setHorizontalSpacing(6);
+  with->setVerticalSpacing(2);
+  with->addWidget(make_label(tr("with"), "quiet", content_), 0, 0);
+  tool_ = new QComboBox(content_);
+  tool_->setObjectName(QStringLiteral("toolBox"));
+  tool_->setAccessibleName(tr("Tool of the selected lines"));
+  with->addWidget(tool_, 0, 1);
+  with->addWidget(make_label(tr("repeats"), "quiet", content_), 1, 0);
+  repeats_ = new NumberField(tr("Times the tool goes over the lines; 0 = as the stock says"), NumberField::Kind::plain, content_, tr("times"));
+  repeats_->setRange(0, 99);
+  repeats_->setToolTip(tr("0 = as the stock says"));
+  with->addWidget(repeats_, 1, 1, Qt::AlignLeft);
+  with->setColumnStretch(1, 1);
+  box->addLayout(with);
+  connect(tool_, &QComboBox::activated, this, [this](int row) {
+    const std::string id = tool_->itemData(row).toString().toStdString();
+    std::map<Role, std::vector<LineRef>> by_role;
+    for (const auto& ref : session_.selectedLines()) {
+      for (const auto& line : find_piece(session_.project(), ref.piece)->lines) {
+        if (line.id == ref.line) by_role[line.role].push_back(ref);
+      }
+    }
+    Project next = session_.project();
+    for (const auto& [role, refs] : by_role) next = assign_role(std::move(next), refs, role, id);
+    session_.commit(std::move(next), tr("Change the tool"));
+  });
+  connect(repeats_, &NumberField::edited, this, [this](double n) {
+    session_.commit(set_repeats(session_.project(), session_.selectedLines(), static_cast<int>(n)), tr("Change the repeats"), "repeats");
+  });
+  connect(repeats_, &NumberField::committed, &session_, &Session::seal);
+  confirm_ = new QPushButton(content_);
+  confirm_->setObjectName(QStringLiteral("confirmRoles"));
+  set_kind(confirm_, "soft");
+  box->addWidget(confirm_);
+  connect(confirm_, &QPushButton::clicked, this, [this] {
+    session_.commit(confirm_roles(session_.project(), session_.selectedLines()), tr("Confirm the roles"));
+  });
+  box->addWidget(make_label(tr("Lines by colour and layer"), "heading", content_));
+  colors_ = new QVBoxLayout;
+  colors_->setSpacing(1);
+  box->addLayout(colors_);
+  column()->addStretch();
+
+  connect(&session_, &Session::changed, this, &RecipePanel::update);
+  connect(&session_, &Session::selectionChanged, this, &RecipePanel::update);
+  update();
+}
+
+void RecipePanel::resize(bool width, double mm) {
+  const auto pieces = session_.selectedPieces();
+  if (pieces.size() != 1) return;
+  session_.commit(resize_piece(session_.project(), pieces.front(), width ? std::optional(mm) : std::nullopt,
+                               width ? std::nullopt : std::optional(mm)),
+                  tr("Resize"), "type-size");
+}
+
+void RecipePanel::place(bool x, double mm) {
+  const Box box = bounds_of(session_.drawing(), session_.selection());
+  if (box.empty()) return;
+  session_.commit(move_pieces(session_.project(), session_.selectedPieces(), x ? Vec{mm - box.x0, 0} : Vec{0, mm - box.y0}), tr("Move"), "type-place");
+}
+
+void RecipePanel::update() {
+  const auto& project = session_.project();
+  const auto pieces = session_.selectedPieces();
+  const bool any = !pieces.empty();
+  empty_->setVisible(!any);
+  content_->setVisible(any);
+  static_cast<QLabel*>(empty_)->setText(
+      project.pieces.empty() ? tr("Nothing here yet. Bring in a drawing with Ctrl+I, or drop a file on the bench.")
+                             : tr("Click a piece on the bench or in the ledger to see its size, its stock and what its lines are for. Click it again to pick a single line."));
+  if (!any) {
+    setSubject({});
+    return;
+  }
+  const Piece* piece = find_piece(project, pieces.front());
+  setSubject(pieces.size() == 1 ? qs(piece->name) : counted(pieces.size(), tr("piece"), tr("pieces")));
+  const bool whole = std::any_of(session_.selection().begin(), session_.selection().end(), [](const LineRef& r) { return r.line.empty(); });
+  piece_part_->setVisible(whole);
+  if (whole) updatePiece(*piece, bounds_of(session_.drawing(), session_.selection()));
+  updateLines();
+}
+
+void RecipePanel::updatePiece(const Piece& piece, const Box& bounds) {
+  const Project& project = session_.project();
+  const LengthUnit unit = project.unit;
+  const bool single = session_.selectedPieces().size() == 1;
+  width_->setValue(bounds.width(), unit);
+  height_->setValue(bounds.height(), unit);
+  width_->setEnabled(single);
+  height_->setEnabled(single);
+  x_->setValue(bounds.x0, unit);
+  y_->setValue(bounds.y0, unit);
+  lock_->setChecked(piece.aspect_locked);
+  lock_->setIcon(lock_icon(piece.aspect_locked, piece.aspect_locked ? theme().accent : theme().quiet));
+  lock_->setToolTip(piece.aspect_locked ? tr("Proportions are kept") : tr("Proportions are free"));
+  lock_->setAccessibleName(tr("Keep proportions"));
+  if (stock_->count() != static_cast<int>(project.stocks.size())) stock_->clear();
+  for (std::size_t i = 0; i < project.stocks.size(); ++i) {
+    const auto& s = project.stocks[i];
+    if (stock_->count() <= static_cast<int>(i)) stock_->addItem(QString());
+    const int row = static_cast<int>(i);
+    stock_->setItemText(row, qs(s.name));
+    stock_->setItemIcon(row, swatch_icon(to_qcolor(s.color)));
+    stock_->setItemData(row, qs(s.id));
+    if (s.id == piece.stock) stock_->setCurrentIndex(row);
+  }
+  lane_->setVisible(single);
+  if (single) {
+    int contours = 0, open = 0;
+    for (const auto& line : piece.lines) {
+      for (const auto& c : line.path->contours) (c.closed ? contours : open) += 1;
+    }
+    const double scale = std::sqrt(std::abs(piece.placement.determinant()));
+    const double angle = std::atan2(-piece.placement.b, piece.placement.a) * 180 / 3.14159265358979;
+    QString size_detail = scale > 0.9995 && scale < 1.0005 ? tr("at the size of the file") : tr("%1 % of the file").arg(QLocale().toString(scale * 100, 'f', 1));
+    if (std::abs(angle) > 0.05) size_detail += tr("  ·  turned %1°").arg(QLocale().toString(angle, 'f', 1));
+    lane_->setSteps({{tr("Brought in"), QStringLiteral("%1  ·  %2").arg(qs(piece.source.file.empty() ? piece.name : piece.source.file), piece.source.unit_source == UnitSource::stated ? tr("size stated") : tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))),
+                      counted(piece.lines.size(), tr("line"), tr("lines"))},
+                     {tr("Sized"), size_detail, QStringLiteral("%1 %2").arg(size_text(bounds, unit), unit_word(unit))},
+                     {tr("Roles"), tr("%1 closed contours, %2 open").arg(contours).arg(open), [&] {
+                        const auto guessed = std::count_if(piece.lines.begin(), piece.lines.end(), [](const Line& l) { return l.role_guessed; });
+                        return guessed ? tr("%1 guessed").arg(guessed) : tr("confirmed");
+                      }()}});
+  }
+}
+
+void RecipePanel::updateLines() {
+  const Project& project = session_.project();
+  const auto refs = session_.selectedLines();
+  std::set<Role> roles;
+  std::set<std::string> tools;
+  std::set<int> repeats;
+  int guessed = 0;
+  struct Group {
+    std::vector<LineRef> lines;
+    Role role = Role::cut;
+    std::string tool;
+  };
+  std::map<Color, Group> by_color;
+  std::map<std::string, std::vector<LineRef>> by_layer;
+  const std::set<LineRef> wanted(refs.begin(), refs.end());
+  for (const int id : session_.selectedPieces()) {
+    const Piece* piece = find_piece(project, id);
+    for (const auto& line : piece->lines) {
+      const LineRef ref{id, line.id};
+      auto& group = by_color[line.color];
+      group.lines.push_back(ref);
+      group.role = line.role;
+      group.tool = line.tool;
+      if (!line.layer.empty()) by_layer[line.layer].push_back(ref);
+      if (!wanted.contains(ref)) continue;
+      roles.insert(line.role);
+      tools.insert(line.tool);
+      repeats.insert(line.repeats);
+      guessed += line.role_guessed;
+    }
+  }
+  lines_heading_->setText(refs.size() == 1 ? tr("Line %1 is for").arg(qs(refs.front().line)) : tr("%1 lines are for").arg(refs.size()));
+  for (auto* chip : role_chips_) {
+    const auto role = static_cast<Role>(chip->property("role").toInt());
+    chip->setChecked(roles.contains(role));
+    chip->setIcon(role_icon(role, roles.contains(role) ? theme().accent : theme().quiet));
+  }
+  tool_->clear();
+  const Role role = roles.empty() ? Role::guide : *roles.begin();
+  if (roles.size() == 1 && runs(role)) {
+    for (const auto& tool : project.tools) {
+      if (!serves(tool, role)) continue;
+      tool_->addItem(role == Role::draw ? swatch_icon(to_qcolor(tool.ink)) : role_icon(role, role_color(role, theme().dark)), qs(tool.name), qs(tool.id));
+    }
+    if (tools.size() == 1) {
+      int row = tool_->findData(qs(*tools.begin()));
+      if (row < 0 && !tools.begin()->empty()) {
+        tool_->addItem(tr("%1 (cannot %2)").arg(tool_name(project, *tools.begin()), role_name(role)), qs(*tools.begin()));
+        row = tool_->count() - 1;
+      }
+      tool_->setCurrentIndex(row);
+    } else {
+      tool_->setCurrentIndex(-1);
+      tool_->setPlaceholderText(tr("several tools"));
+    }
+  }
+  tool_->setEnabled(tool_->count() > 0);
+  if (tool_->count() == 0) tool_->setPlaceholderText(roles.size() > 1 ? tr("several roles") : tr("no tool"));
+  if (tool_->count() == 0) tool_->setCurrentIndex(-1);
+  repeats_->setValue(repeats.size() == 1 ? *repeats.begin() : 0);
+  confirm_->setVisible(guessed > 0);
+  confirm_->setText(guessed == 1 ? tr("Confirm the guessed role") : tr("Confirm %1 guessed roles").arg(guessed));
+
+  // Rebuilt only when it would read otherwise: rows keep the keyboard's place.
+  std::string key;
+  for (const auto& [color, group] : by_color) key += hex(color) + std::to_string(group.lines.size()) + std::to_string(static_cast<int>(group.role)) + group.tool + std::to_string(group.lines.front().piece);
+  for (const auto& [layer, lines] : by_layer) key += layer + std::to_string(lines.size());
+  if (key == colors_shown_) return;
+  colors_shown_ = key;
+  clear(colors_);
+  auto add = [&](const QIcon& icon, const QString& text, const std::vector<LineRef>& lines) {
+    auto* row = new QPushButton(icon, text, content_);
+    set_kind(row, "row");
+    row->setToolTip(tr("Select these lines"));
+    connect(row, &QPushButton::clicked, this, [this, lines] { session_.select(lines); });
+    colors_->addWidget(row);
+  };
+  for (const auto& [color, group] : by_color) {
+    add(swatch_icon(to_qcolor(color)), counted(group.lines.size(), tr("line"), tr("lines")) + QStringLiteral("  ·  ") + role_name(group.role) + (group.tool.empty() ? QString() : QStringLiteral(", ") + tool_name(project, group.tool)), group.lines);
+  }
+  if (by_layer.size() > 1) {
+    for (const auto& [layer, lines] : by_layer) add(QIcon(), tr("Layer %1").arg(qs(layer)) + QStringLiteral("  ·  ") + counted(lines.size(), tr("line"), tr("lines")), lines);
+  }
+}
+
+}  // namespace dotlane

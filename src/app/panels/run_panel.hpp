@@ -1,0 +1,41 @@
+// Run: what to load before the start, how far it is, the card at each pause, what came of it.
+#pragma once
+
+#include <QComboBox>
+#include <QProgressBar>
+#include <QPushButton>
+
+#include "app/panels/panel.hpp"
+#include "app/run_controller.hpp"
+
+namespace dotlane {
+
+class RunPanel : public Panel {
+  Q_OBJECT
+ public:
+  RunPanel(Session& session, RunController& run, QWidget* parent);
+
+ private:
+  void rebuild();
+  void buildReady();
+  void buildRunning();
+  void buildPause();
+  void buildOver();
+  void progress();
+  void addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads, bool choose);
+  [[nodiscard]] QStringList thingsToCheck(const std::vector<HolderLoad>& loads, std::size_t first_pass) const;
+  QPushButton* addButton(const QString& text, const char* kind, const char* name, QLayout* row, std::function<void()> run);
+  void addBullets(const QStringList& texts, QWidget* parent, QVBoxLayout* box);
+
+  Session& session_;
+  RunController& run_;
+  QVBoxLayout* contents_;
+  QProgressBar* bar_ = nullptr;
+  QLabel* where_ = nullptr;
+  QLabel* left_ = nullptr;
+  std::vector<QComboBox*> holder_boxes_;
+  int scale_row_ = 1;
+  RunController::State shown_ = RunController::State::idle;
+};
+
+}  // namespace dotlane

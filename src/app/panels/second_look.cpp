@@ -1,0 +1,80 @@
+#include "app/panels/second_look.hpp"
+
+#include <QHBoxLayout>
+#include <QPushButton>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+#include "core/check/checks.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr std::size_t kMost = 60;  // cards at once; the rest is counted
+
+}  // namespace
+
+SecondLook::SecondLook(Session& session, QWidget* parent) : Panel(tr("Second look"), parent), session_(session) {
+  setObjectName(QStringLiteral("secondLook"));
+  cards_ = new QVBoxLayout;
+  cards_->setSpacing(8);
+  column()->addLayout(cards_);
+  column()->addStretch();
+  connect(&session_, &Session::derivedChanged, this, &SecondLook::update);
+  update();
+}
+
+void SecondLook::update() {
+  const auto& findings = session_.derived().findings;
+  if (findings == shown_ && filled_) return;
+  filled_ = true;
+  shown_ = findings;
+  clear(cards_);
+  setSubject(findings.empty() ? tr("all clear") : counted(findings.size(), tr("finding"), tr("findings")));
+  if (findings.empty()) {
+    cards_->addWidget(make_label(session_.project().pieces.empty() ? tr("Nothing to look at yet.") : tr("Nothing stands out. Still: test on a scrap of the same stock first, and keep to the machine's manual."), "quiet", body()));
+  }
+  for (std::size_t i = 0; i < std::min(kMost, findings.size()); ++i) {
+    const Finding& finding = findings[i];
+    auto* card = new QFrame(body());
+    set_kind(card, finding.severity == Severity::error ? "serious" : finding.severity == Severity::warning ? "hands" : "card");
+    auto* box = new QVBoxLayout(card);
+    box->setContentsMargins(12, 8, 12, 10);
+    box->setSpacing(6);
+    const QString word = finding.severity == Severity::error ? tr("Must be settled") : finding.severity == Severity::warning ? tr("Look here") : tr("Good to know");
+    box->addWidget(make_label(word, "name", card));
+    auto* text = make_label(qs(finding.message), "body", card);
+    text->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    box->addWidget(text);
+    // Long fixes get a row each, short ones share it with "show me".
+    QHBoxLayout* row = nullptr;
+    auto add = [&](QPushButton* button, bool alone) {
+      set_kind(button, "chip");
+      if (!row || alone) {
+        row = new QHBoxLayout;
+        row->setSpacing(6);
+        box->addLayout(row);
+        row->addStretch();
+      }
+      row->insertWidget(row->count() - 1, button);
+    };
+    if (!finding.lines.empty()) {
+      auto* show = new QPushButton(tr("Show me"), card);
+      add(show, false);
+      connect(show, &QPushButton::clicked, this, [this, lines = finding.lines] { emit showLines(lines); });
+    }
+    for (const auto& fix : finding.fixes) {
+      auto* button = new QPushButton(qs(fix.label), card);
+      button->setObjectName(QStringLiteral("fix-") + qs(finding.code));
+      add(button, fix.label.size() > 22);
+      connect(button, &QPushButton::clicked, this, [this, finding, fix] {
+        session_.commit(apply_fix(session_.project(), finding, fix), qs(fix.label));
+      });
+    }
+    cards_->addWidget(card);
+  }
+  if (findings.size() > kMost) cards_->addWidget(make_label(tr("and %1 more").arg(findings.size() - kMost), "quiet", body()));
+}
+
+}  // namespace dotlane

@@ -1,0 +1,26 @@
+// Second look: the findings, worst first, each with its figure, "show me" and fixes.
+#pragma once
+
+#include "app/panels/panel.hpp"
+#include "app/session.hpp"
+
+namespace dotlane {
+
+class SecondLook : public Panel {
+  Q_OBJECT
+ public:
+  SecondLook(Session& session, QWidget* parent);
+
+ signals:
+  void showLines(const std::vector<dotlane::LineRef>& lines);
+
+ private:
+  void update();
+
+  Session& session_;
+  std::vector<Finding> shown_;
+  bool filled_ = false;
+  QVBoxLayout* cards_;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,176 @@
+#include "app/panels/sheets_panel.hpp"
+
+#include <QHBoxLayout>
+#include <QLocale>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+#include "core/project/presets.hpp"
+
+namespace dotlane {
+
+SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets"), parent), session_(session) {
+  setObjectName(QStringLiteral("sheetsPanel"));
+  sheets_ = new QVBoxLayout;
+  sheets_->setSpacing(8);
+  column()->addLayout(sheets_);
+  column()->addWidget(make_line(body()));
+
+  auto* form = addForm(tr("Machine"));
+  mat_ = new QComboBox(body());
+  mat_->setObjectName(QStringLiteral("matBox"));
+  mat_->setAccessibleName(tr("Mat"));
+  for (const auto& mat : preset_mats()) mat_->addItem(qs(mat.name));
+  holders_ = new QComboBox(body());
+  holders_->setAccessibleName(tr("Holders"));
+  holders_->setObjectName(QStringLiteral("holdersBox"));
+  holders_->addItems({tr("one holder"), tr("two holders")});
+  form->addRow(make_label(tr("mat"), "quiet", body()), mat_);
+  form->addRow(make_label(tr("holders"), "quiet", body()), holders_);
+  auto field = [&](const QString& label, const QString& name, NumberField::Kind kind, const QString& unit, double Machine::*member, double low, double high, int decimals = 0) {
+    auto* f = new NumberField(name, kind, body(), unit, decimals);
+    f->setRange(low, high);
+    form->addRow(make_label(label, "quiet", body()), f);
+    connect(f, &NumberField::edited, this, [this, label, member](double v) {
+      editMachine(tr("Change the machine: %1").arg(label), "machine-" + label.toStdString(), [&](Machine& m) { m.*member = v; });
+    });
+    connect(f, &NumberField::committed, &session_, &Session::seal);
+    return f;
+  };
+  using Kind = NumberField::Kind;
+  border_ = field(tr("border kept clear"), tr("Border kept clear on every side"), Kind::length, {}, &Machine::border_mm, 0, 100);
+  rated_ = field(tr("rated thickness"), tr("Thickest stock the machine is rated for"), Kind::length, {}, &Machine::rated_thickness_mm, 0, 20);
+  force_ = field(tr("most force"), tr("Most force the machine gives"), Kind::plain, tr("gf"), &Machine::max_force_gf, 1, 5000);
+  travel_ = field(tr("travel speed"), tr("Speed with the tool up"), Kind::plain, tr("mm/s"), &Machine::travel_mm_s, 1, 2000);
+  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::plain, tr("mm/s²"), &Machine::accel_mm_s2, 10, 50000);
+  lift_ = field(tr("lift or lower"), tr("Time to lift or lower the tool"), Kind::plain, tr("s"), &Machine::lift_s, 0, 10, 2);
+  swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0, 3600);
+  connect(lift_, &NumberField::edited, this, [this](double v) {
+    editMachine(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift", [&](Machine& m) { m.lower_s = m.lift_s = v; });
+  });
+  connect(mat_, &QComboBox::activated, this, [this](int row) {
+    editMachine(tr("Change the mat"), "", [&](Machine& m) { m.mat = preset_mats()[static_cast<std::size_t>(row)]; });
+  });
+  connect(holders_, &QComboBox::activated, this, [this](int row) {
+    editMachine(tr("Change the holders"), "", [&](Machine& m) { m.holders = row + 1; });
+  });
+  column()->addWidget(make_label(tr("The machine's manual and the material's data sheet come first. Do not go past the rated thickness or force."), "quiet", body()));
+  column()->addStretch();
+  connect(&session_, &Session::changed, this, &SheetsPanel::update);
+  update();
+}
+
+void SheetsPanel::editMachine(const QString& label, const std::string& key, const std::function<void(Machine&)>& change) {
+  Project next = session_.project();
+  change(next.machine);
+  session_.commit(std::move(next), label, key);
+}
+
+void SheetsPanel::update() {
+  const Project& project = session_.project();
+  const Machine& m = project.machine;
+  std::string shape;
+  for (const auto& sheet : project.sheets) shape += std::to_string(sheet.id) + sheet.stock + ";";
+  if (shape != shape_ || (project.sheets.empty() && sheets_->count() == 0)) {
+    shape_ = shape;
+    clear(sheets_);
+    refresh_.clear();
+    if (project.sheets.empty()) {
+      sheets_->addWidget(make_label(tr("A sheet appears here for every stock that pieces are on."), "quiet", body()));
+    }
+    for (const auto& s : project.sheets) {
+      const int id = s.id;
+      const std::string stock_id = s.stock;
+      auto* card = new QFrame(body());
+      set_kind(card, "card");
+      auto* box = new QVBoxLayout(card);
+      box->setContentsMargins(12, 8, 12, 8);
+      box->setSpacing(2);
+      auto* head = new QHBoxLayout;
+      auto* swatch = new QLabel(card);
+      auto* name = make_label({}, "name", card);
+      head->addWidget(swatch);
+      head->addWidget(name, 1);
+      box->addLayout(head);
+      auto* form = new QFormLayout;
+      form->setVerticalSpacing(0);
+      form->setHorizontalSpacing(10);
+      box->addLayout(form);
+      auto sheet_now = [this, id]() -> const Sheet* {
+        for (const auto& x : session_.project().sheets) {
+          if (x.id == id) return &x;
+        }
+        return nullptr;
+      };
+      auto edit_sheet = [this, id](const QString& label, const std::string& key, const std::function<void(Sheet&)>& change) {
+        Project next = session_.project();
+        for (auto& x : next.sheets) {
+          if (x.id == id) change(x);
+        }
+        session_.commit(std::move(next), label, key + std::to_string(id));
+      };
+      auto length = [&](const QString& label, const QString& long_name, auto get, auto set, double low) {
+        auto* f = new NumberField(long_name, NumberField::Kind::length, card);
+        f->setRange(low, 5000);
+        form->addRow(make_label(label, "quiet", card), f);
+        connect(f, &NumberField::edited, this, [edit_sheet, set, long_name](double v) { edit_sheet(long_name, long_name.toStdString(), [&](Sheet& x) { set(x, v); }); });
+        connect(f, &NumberField::committed, &session_, &Session::seal);
+        refresh_.push_back([this, f, get, sheet_now] {
+          if (const Sheet* x = sheet_now()) f->setValue(get(*x), session_.project().unit);
+        });
+      };
+      length(tr("sheet width"), tr("Sheet width"), [](const Sheet& x) { return x.area.width(); }, [](Sheet& x, double v) { x.area.x1 = x.area.x0 + v; }, 1);
+      length(tr("sheet height"), tr("Sheet height"), [](const Sheet& x) { return x.area.height(); }, [](Sheet& x, double v) { x.area.y1 = x.area.y0 + v; }, 1);
+      length(tr("from left"), tr("Sheet from the left edge of the mat"), [](const Sheet& x) { return x.area.x0; }, [](Sheet& x, double v) { x.area.x1 += v - x.area.x0, x.area.x0 = v; }, 0);
+      length(tr("from top"), tr("Sheet from the top edge of the mat"), [](const Sheet& x) { return x.area.y0; }, [](Sheet& x, double v) { x.area.y1 += v - x.area.y0, x.area.y0 = v; }, 0);
+      auto* load = new NumberField(tr("Mat load the sheet is on"), NumberField::Kind::plain, card);
+      load->setRange(1, 99);
+      form->addRow(make_label(tr("mat load"), "quiet", card), load);
+      connect(load, &NumberField::edited, this, [edit_sheet](double v) { edit_sheet(tr("Change the mat load"), "load", [&](Sheet& x) { x.load = static_cast<int>(v); }); });
+      connect(load, &NumberField::committed, &session_, &Session::seal);
+      auto* thick = new NumberField(tr("Thickness of the stock"), NumberField::Kind::plain, card, tr("mm"), 2);
+      thick->setRange(0, 20);
+      auto* grammage = new NumberField(tr("Grammage of the stock"), NumberField::Kind::plain, card, tr("g/m²"));
+      grammage->setRange(0, 2000);
+      form->addRow(make_label(tr("thickness"), "quiet", card), thick);
+      form->addRow(make_label(tr("grammage"), "quiet", card), grammage);
+      auto edit_stock = [this, stock_id](const QString& label, const std::string& key, double Stock::*member, double v) {
+        Project next = session_.project();
+        for (auto& x : next.stocks) {
+          if (x.id == stock_id) x.*member = v;
+        }
+        session_.commit(std::move(next), label, key);
+      };
+      connect(thick, &NumberField::edited, this, [edit_stock](double v) { edit_stock(tr("Change the thickness"), "thick", &Stock::thickness_mm, v); });
+      connect(grammage, &NumberField::edited, this, [edit_stock](double v) { edit_stock(tr("Change the grammage"), "gsm", &Stock::grammage_gsm, v); });
+      for (auto* f : {thick, grammage}) connect(f, &NumberField::committed, &session_, &Session::seal);
+      refresh_.push_back([this, sheet_now, stock_id, swatch, name, load, thick, grammage] {
+        const Stock* stock = find_stock(session_.project(), stock_id);
+        if (const Sheet* x = sheet_now()) load->setValue(x->load);
+        if (!stock) return;
+        swatch->setPixmap(swatch_icon(to_qcolor(stock->color)).pixmap(16, 16));
+        const auto n = std::count_if(session_.project().pieces.begin(), session_.project().pieces.end(), [&](const Shared<Piece>& p) { return p->stock == stock_id; });
+        name->setText(QStringLiteral("%1  ·  %2").arg(qs(stock->name), counted(n, tr("piece"), tr("pieces"))));
+        thick->setValue(stock->thickness_mm);
+        grammage->setValue(stock->grammage_gsm);
+      });
+      sheets_->addWidget(card);
+    }
+  }
+  for (const auto& f : refresh_) f();
+  setSubject(counted(project.sheets.size(), tr("sheet"), tr("sheets")));
+  for (std::size_t i = 0; i < preset_mats().size(); ++i) {
+    if (preset_mats()[i].width_mm == m.mat.width_mm && preset_mats()[i].height_mm == m.mat.height_mm) mat_->setCurrentIndex(static_cast<int>(i));
+  }
+  holders_->setCurrentIndex(m.holders - 1);
+  border_->setValue(m.border_mm, project.unit);
+  rated_->setValue(m.rated_thickness_mm, project.unit);
+  force_->setValue(m.max_force_gf);
+  travel_->setValue(m.travel_mm_s);
+  accel_->setValue(m.accel_mm_s2);
+  lift_->setValue(m.lift_s);
+  swap_->setValue(m.swap_s);
+}
+
+}  // namespace dotlane

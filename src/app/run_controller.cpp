@@ -1,0 +1,106 @@
+#include "app/run_controller.hpp"
+
+#include <algorithm>
+
+namespace dotlane {
+
+RunController::RunController(Session& session, std::unique_ptr<CutterLink> link, QObject* parent)
+    : QObject(parent), session_(session), link_(std::move(link)) {
+  connect(link_.get(), &CutterLink::moved, this, [this](const HeadState& head) {
+    head_ = head;
+    emit moved();
+  });
+  connect(link_.get(), &CutterLink::paused, this, [this](const LoadMarker& wanted) {
+    wanted_ = wanted;
+    problem_.clear();
+    set(State::paused);
+  });
+  connect(link_.get(), &CutterLink::wrongLoad, this, [this](const QString& problem) {
+    problem_ = problem;
+    set(State::paused);
+  });
+  connect(link_.get(), &CutterLink::finished, this, [this](const RunRecord& record) {
+    problem_ = QString::fromStdString(record.problem);
+    set(State::over);
+  });
+}
+
+void RunController::set(State state) {
+  state_ = state;
+  emit stateChanged();
+}
+
+const Pause* RunController::pause() const {
+  const auto i = static_cast<std::size_t>(wanted_.number - 1);
+  return state_ == State::paused && wanted_.number >= 1 && i < plan_.pauses.size() ? &plan_.pauses[i] : nullptr;
+}
+
+double RunController::planTime() const {
+  // The cutter's clock does not run during pauses; the plan's does.
+  double running = head_.seconds, time = 0;
+  for (const auto& pass : plan_.passes) {
+    if (state_ != State::over && pass.index - 1 >= 0) {
+      const Pause* now = pause();
+      if (now && now->before_pass == static_cast<std::size_t>(pass.index - 1)) return now->start_s;
+    }
+    if (running <= pass.seconds) return pass.start_s + running;
+    running -= pass.seconds;
+    time = pass.start_s + pass.seconds;
+  }
+  return time;
+}
+
+int RunController::currentPass() const {
+  const double t = planTime();
+  int current = plan_.passes.empty() ? 0 : 1;
+  for (const auto& pass : plan_.passes) {
+    if (t >= pass.start_s - 1e-6) current = pass.index;
+  }
+  return current;
+}
+
+double RunController::secondsLeft() const { return std::max(0.0, plan_.seconds - planTime()); }
+
+void RunController::setTimeScale(double scale) { link_->setTimeScale(scale); }
+
+void RunController::start() {
+  plan_ = session_.derived().plan;
+  if (plan_.passes.empty() || active()) return;
+  head_ = {};
+  head_.position = home_of(session_.project().machine);
+  head_.mat = plan_.passes.front().load;
+  problem_.clear();
+  std::vector<std::string> holders;
+  for (const auto& load : plan_.first_load) holders.push_back(load.holds);
+  set(State::running);
+  link_->start(compile(plan_, session_.project().machine), holders);
+}
+
+void RunController::confirmLoaded(const std::vector<std::string>& holders) {
+  if (state_ != State::paused) return;
+  problem_.clear();
+  link_->confirmLoaded(holders);
+  set(State::running);
+}
+
+void RunController::hold() {
+  if (state_ != State::running) return;
+  link_->hold();
+  set(State::held);
+}
+
+void RunController::resume() {
+  if (state_ != State::held) return;
+  link_->resume();
+  set(State::running);
+}
+
+void RunController::cancel() {
+  if (active()) link_->cancel();
+}
+
+void RunController::clear() {
+  if (state_ == State::over) set(State::idle);
+}
+
+}  // namespace dotlane

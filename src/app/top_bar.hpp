@@ -1,0 +1,59 @@
+// The bar along the top: project, stages with their state at a glance, the action finder, the unit, second look.
+#pragma once
+
+#include <QAbstractButton>
+#include <QPushButton>
+#include <QWidget>
+
+#include "app/action_finder.hpp"
+#include "app/session.hpp"
+
+namespace dotlane {
+
+enum class Stage { draft, sheets, passes, run };
+
+/// A pill with a word and, quieter, how things stand.
+class StagePill : public QAbstractButton {
+  Q_OBJECT
+ public:
+  StagePill(const QString& word, QWidget* parent);
+  void setState(const QString& state);
+  [[nodiscard]] QSize sizeHint() const override;
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+  void enterEvent(QEnterEvent* event) override;
+  void leaveEvent(QEvent* event) override;
+
+ private:
+  QString state_;
+};
+
+class TopBar : public QWidget {
+  Q_OBJECT
+ public:
+  TopBar(Session& session, const Actions& actions, QWidget* parent);
+  void setStage(Stage stage);
+  void setRunState(const QString& state);
+  void setSecondLookOpen(bool open);
+  [[nodiscard]] ActionFinder* finder() const { return finder_; }
+  /// The menu of the project: file commands and recent files.
+  [[nodiscard]] QMenu* menu() const { return menu_; }
+
+ signals:
+  void stagePicked(dotlane::Stage stage);
+  void secondLookPicked();
+
+ private:
+  void update();
+
+  Session& session_;
+  QPushButton* project_;
+  QMenu* menu_;
+  std::vector<StagePill*> stages_;
+  ActionFinder* finder_;
+  QAbstractButton *mm_, *inch_;
+  QAbstractButton* second_look_;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,35 @@
+// Lengths and times as people read and type them, in the project's unit and the user's locale.
+#pragma once
+
+#include <QString>
+#include <optional>
+
+#include "core/project/project.hpp"
+
+namespace dotlane {
+
+/// "36.0" or "1.417": the number alone, for fields with the unit beside them.
+[[nodiscard]] QString length_number(double mm, LengthUnit unit);
+/// "mm" or "in".
+[[nodiscard]] QString unit_word(LengthUnit unit);
+/// "36.0 mm".
+[[nodiscard]] QString length_text(double mm, LengthUnit unit);
+/// "36.0 × 92.5".
+[[nodiscard]] QString size_text(const Box& box, LengthUnit unit);
+/// Long lengths: "1.9 m" or "6.2 ft".
+[[nodiscard]] QString run_length_text(double mm, LengthUnit unit);
+/// "48 s", "3.5 min", "1 h 12 min".
+[[nodiscard]] QString time_text(double seconds);
+/// "1 piece" or "5 pieces": the number in the user's locale before the word that fits it.
+[[nodiscard]] QString counted(std::size_t n, const QString& one, const QString& many);
+/// What was typed, in mm: a bare number is in the project's unit, any other unit may follow it.
+[[nodiscard]] std::optional<double> parse_length(const QString& text, LengthUnit unit);
+
+[[nodiscard]] inline QString qs(const std::string& s) { return QString::fromStdString(s); }
+[[nodiscard]] inline QString qs(std::string_view s) { return QString::fromUtf8(s.data(), static_cast<qsizetype>(s.size())); }
+
+/// The role's word in the user's language, and the name of a tool.
+[[nodiscard]] QString role_name(Role role);
+[[nodiscard]] QString tool_name(const Project& project, const std::string& id);
+
+}  // namespace dotlane

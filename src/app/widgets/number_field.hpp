@@ -1,0 +1,52 @@
+// A number with its unit that reads like a value until it is touched.
+#pragma once
+
+#include <QLabel>
+#include <QLineEdit>
+#include <QWidget>
+#include <functional>
+#include <optional>
+
+#include "core/project/project.hpp"
+
+namespace dotlane {
+
+class NumberField : public QWidget {
+  Q_OBJECT
+ public:
+  enum class Kind { length, plain };
+  /// A length follows the project's unit; a plain number has `unit` behind it ("gf", "mm/s", "").
+  NumberField(const QString& name, Kind kind, QWidget* parent, const QString& unit = {}, int decimals = 0);
+
+  void setRange(double low, double high) { low_ = low, high_ = high; }
+  /// Shows the value (mm for lengths) unless the user is typing here.
+  void setValue(double value, LengthUnit unit = LengthUnit::mm);
+  [[nodiscard]] double value() const { return value_; }
+  [[nodiscard]] QLineEdit* editor() const { return edit_; }
+  /// Larger type, for figures that matter.
+  void setFigure();
+
+ signals:
+  /// While typing and on arrow keys: the value so far.
+  void edited(double value);
+  /// Enter, or the field was left.
+  void committed();
+
+ protected:
+  bool eventFilter(QObject* watched, QEvent* event) override;
+
+ private:
+  [[nodiscard]] std::optional<double> parsed() const;
+  [[nodiscard]] QString shown(double value) const;
+  void markWrong(bool wrong);
+
+  Kind kind_;
+  QString unit_text_;
+  int decimals_;
+  LengthUnit unit_ = LengthUnit::mm;
+  double value_ = 0, low_ = 0, high_ = 1e6;
+  QLineEdit* edit_;
+  QLabel* unit_label_;
+};
+
+}  // namespace dotlane
