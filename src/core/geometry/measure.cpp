@@ -91,7 +91,7 @@ double enclosed_area_of(const Path& path) {
   for (const auto& contour : path.contours) {
     if (!contour.closed) continue;
     auto& ring = rings.emplace_back();
-    for (const Vec p : flatten(contour, 0.001).points) {
+    for (const Vec p : flatten(contour, 5e-5).points) {
       ring.emplace_back(static_cast<ClipperLib::cInt>(std::llround(p.x * kPerMm)),
                         static_cast<ClipperLib::cInt>(std::llround(p.y * kPerMm)));
     }

@@ -1,0 +1,40 @@
+// Small projects for tests, made from SVG text.
+#pragma once
+
+#include <catch2/catch.hpp>
+#include <string>
+
+#include "core/format/svg_reader.hpp"
+#include "core/project/edit.hpp"
+#include "core/project/presets.hpp"
+#include "core/road.hpp"
+
+namespace dotlane::test {
+
+/// A project with the drawing as its one piece; `body` stands inside a 300 x 300 mm svg, stroked, not filled.
+inline Project project_of(const std::string& body) {
+  const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#222222">)" + body + "</svg>", "test.svg");
+  if (!art) FAIL(art.error().line());
+  return add_artwork(new_project("test"), *art, "test.svg");
+}
+
+inline Derived derived(const Project& project) {
+  DrawingCache cache;
+  return derive(project, cache);
+}
+
+inline const Finding* finding(const Derived& d, const std::string& code) {
+  for (const auto& f : d.findings) {
+    if (f.code == code) return &f;
+  }
+  return nullptr;
+}
+
+/// Four inks and a cut, as the main job of a card.
+inline Project four_inks() {
+  return project_of(R"(<rect id="card" x="20" y="20" width="100" height="70" stroke="#444444"/>
+    <path id="night" d="M30 30 h40" stroke="#101010"/><path id="sea" d="M30 40 h40" stroke="#1f6f78"/>
+    <path id="sun" d="M30 50 h40" stroke="#e8d21c"/><path id="rust" d="M30 60 h40" stroke="#9c5a2e"/>)");
+}
+
+}  // namespace dotlane::test

@@ -1,0 +1,255 @@
+#include <map>
+#include <random>
+
+#include "core/plan/loads.hpp"
+#include "core/plan/order.hpp"
+#include "core/plan/selection.hpp"
+#include "fixtures.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+namespace {
+
+/// The fewest pauses by trying every order that keeps the ranks: the slow way to be sure.
+int fewest_pauses(const std::vector<LoadItem>& items, int holders) {
+  std::vector<std::size_t> order(items.size());
+  for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
+  int best = 1000;
+  do {
+    bool keeps = true;
+    for (std::size_t i = 1; i < order.size(); ++i) keeps = keeps && items[order[i - 1]].rank <= items[order[i]].rank;
+    if (!keeps) continue;
+    std::vector<std::string> load;
+    int pauses = 0;
+    for (const auto i : order) {
+      const auto& tool = items[i].tool;
+      if (std::find(load.begin(), load.end(), tool) != load.end()) continue;
+      if (static_cast<int>(load.size()) == holders) load.clear(), ++pauses;
+      load.push_back(tool);
+    }
+    best = std::min(best, pauses);
+  } while (std::next_permutation(order.begin(), order.end()));
+  return best;
+}
+
+Polyline square(double x, double y, double side) {
+  return {{{x, y}, {x + side, y}, {x + side, y + side}, {x, y + side}, {x, y}}, true};
+}
+
+}  // namespace
+
+TEST_CASE("four inks and a cut in two holders: five passes, two pauses, cut last, light inks first") {
+  const Derived d = derived(four_inks());
+  const auto& passes = d.plan.passes;
+  REQUIRE(passes.size() == 5);
+  CHECK(d.plan.pauses.size() == 2);  // five tools, two at a time
+  CHECK(passes.back().role == Role::cut);
+  CHECK(passes[0].tool == "pen-e8d21c");
+  CHECK(passes[3].tool == "pen-101010");
+  CHECK(passes[2].pause_before);
+  CHECK(passes[4].pause_before);
+  CHECK(passes[0].holder != passes[1].holder);
+  CHECK(passes[0].length_mm == Approx(40));
+  CHECK(passes[4].length_mm == Approx(340));
+}
+
+TEST_CASE("one holder pauses for every further tool") {
+  Project p = four_inks();
+  p.machine.holders = 1;
+  CHECK(derived(p).plan.pauses.size() == 4);
+}
+
+TEST_CASE("four tools in two holders need one pause") {
+  // Common practice, no published source: the first two load together, every load of two more costs one pause.
+  std::vector<std::string> loaded(2);
+  const auto passes = load_holders({{"a", 0}, {"b", 1}, {"c", 2}, {"d", 3}}, 2, loaded);
+  CHECK(std::count_if(passes.begin(), passes.end(), [](const LoadedPass& p) { return p.pause_before; }) == 1);
+}
+
+TEST_CASE("pauses are as few as trying every order finds") {
+  std::mt19937 random(42);
+  for (int round = 0; round < 400; ++round) {
+    std::vector<LoadItem> items;
+    int rank = 0;
+    const int n = 1 + static_cast<int>(random() % 7);
+    for (int i = 0; i < n; ++i) {
+      rank += random() % 3 == 0;
+      items.push_back({std::string(1, static_cast<char>('a' + random() % 5)), rank});
+    }
+    const int holders = 1 + static_cast<int>(random() % 2);
+    std::vector<std::string> loaded;
+    const auto passes = load_holders(items, holders, loaded);
+    REQUIRE(passes.size() == items.size());
+    int pauses = 0, last_rank = -1;
+    std::map<int, std::string> held;
+    std::vector<bool> seen(items.size());
+    for (const auto& p : passes) {
+      pauses += p.pause_before;
+      if (p.pause_before) held.clear();
+      CHECK(items[p.item].rank >= last_rank);
+      last_rank = items[p.item].rank;
+      CHECK_FALSE(seen[p.item]);
+      seen[p.item] = true;
+      // Between two pauses a holder keeps its tool.
+      if (held.contains(p.holder)) CHECK(held[p.holder] == items[p.item].tool);
+      held[p.holder] = items[p.item].tool;
+    }
+    CHECK(pauses == fewest_pauses(items, holders));
+  }
+}
+
+TEST_CASE("inner contours run before the ones around them, each once") {
+  std::mt19937 random(5);
+  std::uniform_real_distribution<double> at(0, 250), size(1, 60);
+  std::vector<Polyline> chains;
+  for (int i = 0; i < 120; ++i) chains.push_back(square(at(random), at(random), size(random)));
+  const auto parent = containers_of(chains);
+  const auto order = order_strokes(chains, {0, 0}, true);
+  REQUIRE(order.size() == chains.size());
+  std::vector<std::size_t> place(chains.size());
+  for (std::size_t i = 0; i < order.size(); ++i) place[order[i].chain] = i;
+  int nested = 0;
+  for (std::size_t i = 0; i < chains.size(); ++i) {
+    if (parent[i] < 0) continue;
+    ++nested;
+    CHECK(place[i] < place[static_cast<std::size_t>(parent[i])]);
+    CHECK(encloses(chains[static_cast<std::size_t>(parent[i])], chains[i].points.front()));
+  }
+  CHECK(nested > 5);
+}
+
+TEST_CASE("nearest neighbour shortens travel, and turns open strokes around where that helps") {
+  std::vector<Polyline> lines;
+  for (int i = 0; i < 40; ++i) {
+    const double y = (i * 17) % 40;
+    lines.push_back({{{0, y}, {100, y}}, false});
+  }
+  auto travel = [&](const std::vector<OrderedStroke>& order) {
+    Vec at{0, 0};
+    double sum = 0;
+    for (const auto& s : order) {
+      const auto points = points_of(lines[s.chain], s);
+      sum += distance(at, points.front());
+      at = points.back();
+    }
+    return sum;
+  };
+  const auto order = order_strokes(lines, {0, 0}, false);
+  std::vector<OrderedStroke> as_drawn;
+  for (std::size_t i = 0; i < lines.size(); ++i) as_drawn.push_back({i, false, 0});
+  CHECK(travel(order) == Approx(39));  // there and back, one millimetre down each time
+  CHECK(travel(as_drawn) > 3000);
+}
+
+TEST_CASE("trapezoidal motion agrees with the closed forms") {
+  const MotionLimits limits{100, 1000, 0.02};
+  // Long: v/a to speed up, v/a to brake, the rest at v: t = L/v + v/a.
+  CHECK(Motion({{0, 0}, {200, 0}}, limits).seconds() == Approx(200 / 100.0 + 100 / 1000.0));
+  // Short: never reaches v: t = 2 sqrt(L/a).
+  CHECK(Motion({{0, 0}, {4, 0}}, limits).seconds() == Approx(2 * std::sqrt(4 / 1000.0)));
+  CHECK(motion_seconds({{0, 0}, {200, 0}}, limits) == Approx(Motion({{0, 0}, {200, 0}}, limits).seconds()));
+  // Points on a straight line cost nothing.
+  CHECK(Motion({{0, 0}, {50, 0}, {120, 0}, {200, 0}}, limits).seconds() == Approx(2.1));
+  // Reversing on the spot means a full stop.
+  CHECK(Motion({{0, 0}, {100, 0}, {0, 0}}, limits).seconds() == Approx(2 * Motion({{0, 0}, {100, 0}}, limits).seconds()));
+  const Motion corner({{0, 0}, {50, 0}, {50, 50}, {0, 50}, {0, 0}}, limits);
+  CHECK(corner.seconds() > 2.0);
+  CHECK(corner.seconds() < 4 * Motion({{0, 0}, {50, 0}}, limits).seconds());
+}
+
+TEST_CASE("motion never exceeds its limits and passes every point") {
+  std::mt19937 random(9);
+  std::uniform_real_distribution<double> step(-6, 6);
+  std::vector<Vec> points{{0, 0}};
+  for (int i = 0; i < 60; ++i) points.push_back(points.back() + Vec{step(random), step(random)});
+  const MotionLimits limits{80, 900, 0.02};
+  const Motion motion(points, limits);
+  const double dt = motion.seconds() / 20000;
+  Vec last = motion.position_at(0);
+  double top = 0;
+  for (double t = dt; t <= motion.seconds(); t += dt) {
+    const Vec p = motion.position_at(t);
+    top = std::max(top, distance(p, last) / dt);
+    last = p;
+  }
+  CHECK(top <= 80 * 1.001);
+  CHECK(distance(motion.position_at(motion.seconds()), points.back()) < 1e-9);
+}
+
+TEST_CASE("mirroring reflects each sheet once and changes nothing else") {
+  Project p = four_inks();
+  p.sheets[0].area = Box::of(10, 10, 200, 200);
+  const Plan straight = derived(p).plan;
+  p.plan.mirrored = true;
+  const Plan mirrored = derived(p).plan;
+  REQUIRE(straight.passes.size() == mirrored.passes.size());
+  Box a, b;
+  for (const Vec q : straight.passes.back().strokes[0].points) a.add(q);
+  for (const Vec q : mirrored.passes.back().strokes[0].points) b.add(q);
+  CHECK(b.x0 == Approx(220 - a.x1));
+  CHECK(b.x1 == Approx(220 - a.x0));
+  CHECK(b.y0 == Approx(a.y0));
+  CHECK(mirrored.passes.back().length_mm == Approx(straight.passes.back().length_mm));
+  CHECK(finding(derived(p), "mirrored"));
+}
+
+TEST_CASE("role order and an order by hand are kept, and cutting early is reported") {
+  Project p = four_inks();
+  std::swap(p.plan.role_order.front(), p.plan.role_order.back());
+  Derived d = derived(p);
+  CHECK(d.plan.passes.front().role == Role::cut);
+  const Finding* early = finding(d, "cut-before");
+  REQUIRE(early);
+  p = apply_fix(p, *early, early->fixes.at(0));
+  d = derived(p);
+  CHECK(d.plan.passes.back().role == Role::cut);
+  for (auto it = d.plan.passes.rbegin(); it != d.plan.passes.rend(); ++it) p.plan.pass_order.push_back(it->key);
+  d = derived(p);
+  CHECK(d.plan.passes.front().role == Role::cut);
+  CHECK(d.plan.passes.back().tool == "pen-e8d21c");
+}
+
+TEST_CASE("repeats count in length, lifts and time") {
+  Project p = project_of(R"(<rect id="tag" x="20" y="20" width="50" height="20"/>)");
+  const double once = derived(p).plan.passes[0].length_mm;
+  p = set_repeats(p, lines_of_piece(p, 1), 4);
+  const Pass pass = derived(p).plan.passes[0];
+  CHECK(pass.length_mm == Approx(4 * once));
+  CHECK(pass.lifts == 4);
+  CHECK(pass.stroke_end_s.size() == 4);
+  CHECK(pass.stroke_end_s.back() == Approx(pass.seconds));
+}
+
+TEST_CASE("two mat loads come one after the other with a pause between") {
+  Project p = four_inks();
+  p = set_stock(duplicate_piece(p, 1), 1, "vinyl");
+  const Plan plan = derived(p).plan;
+  int last = 0;
+  for (const auto& pass : plan.passes) {
+    CHECK(pass.load >= last);
+    last = pass.load;
+  }
+  CHECK(last == 2);
+  CHECK(std::count_if(plan.pauses.begin(), plan.pauses.end(), [](const Pause& x) { return x.change_mat; }) == 1);
+}
+
+TEST_CASE("a moment of the plan agrees with its passes") {
+  const Project p = four_inks();
+  const Plan plan = derived(p).plan;
+  for (const auto& pass : plan.passes) {
+    const Moment end = moment_at(plan, p.machine, pass.start_s + pass.seconds - 1e-6);
+    CHECK(end.pass + 1 == static_cast<std::size_t>(pass.index));
+    CHECK(distance(end.head, pass.strokes.back().points.back()) < 0.01);
+  }
+  CHECK(moment_at(plan, p.machine, plan.pauses[0].start_s + 1).hands);
+  CHECK(moment_at(plan, p.machine, plan.seconds + 1).pass == plan.passes.size());
+}
+
+TEST_CASE("selecting one pass keeps what must be loaded for it") {
+  const Plan plan = derived(four_inks()).plan;
+  const Plan cut = select(plan, {0, 5});
+  REQUIRE(cut.passes.size() == 1);
+  CHECK(cut.pauses.empty());
+  CHECK(std::any_of(cut.first_load.begin(), cut.first_load.end(), [&](const HolderLoad& l) { return l.holds == cut.passes[0].tool && l.holder == cut.passes[0].holder; }));
+}

@@ -1,0 +1,215 @@
+#include <sys/resource.h>
+#include <unistd.h>
+
+#include <csignal>
+#include <filesystem>
+#include <fstream>
+
+#include "core/format/files.hpp"
+#include "core/format/project_json.hpp"
+#include "core/geometry/measure.hpp"
+#include "core/project/history.hpp"
+#include "fixtures.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+namespace {
+
+std::string temporary(const std::string& name) {
+  const auto folder = std::filesystem::temp_directory_path() / ("dotlane-test-" + std::to_string(::getpid()));
+  std::filesystem::create_directories(folder);
+  return (folder / name).string();
+}
+
+}  // namespace
+
+TEST_CASE("a project reads back equal and writes the same bytes") {
+  const auto demo = load_project(std::string(DOTLANE_DEMO) + "/lighthouse-card.dotlane");
+  REQUIRE(demo);
+  const auto again = project_from_json(to_json(*demo), "again");
+  REQUIRE(again);
+  CHECK(*again == *demo);
+  CHECK(to_json(*again) == to_json(*demo));
+  CHECK(demo->pieces.size() == 5);
+}
+
+TEST_CASE("fields of a newer file survive load and save") {
+  std::string text = to_json(four_inks());
+  auto insert = [&](const std::string& before, const std::string& what) {
+    const auto at = text.find(before);
+    REQUIRE(at != std::string::npos);
+    text.insert(at, what);
+  };
+  insert("\"version\": 1", "\"lantern\": {\"lit\": [1, 2]}, ");
+  insert("\"id\": \"card\"", "\"glow\": 0.5, ");
+  insert("\"aspect_locked\"", "\"recipe\": [{\"step\": \"from the future\"}], ");
+  insert("\"border_mm\"", "\"laser\": true, ");
+  text.replace(text.find("\"version\": 1"), 12, "\"version\": 9");
+  const auto project = project_from_json(text, "newer.dotlane");
+  if (!project) FAIL(project.error().line());
+  const std::string saved = to_json(*project);
+  CHECK(saved.find("\"version\": 9") != std::string::npos);
+  for (const char* kept : {"\"lantern\"", "\"glow\": 0.5", "from the future", "\"laser\": true"}) {
+    INFO(kept);
+    CHECK(saved.find(kept) != std::string::npos);
+  }
+  CHECK(*project_from_json(saved, "again") == *project);
+}
+
+TEST_CASE("a wrong field is named with its place") {
+  std::string text = to_json(four_inks());
+  text.replace(text.find("\"role\": \"cut\""), 13, "\"role\": \"saw\"");
+  const auto project = project_from_json(text, "wrong.dotlane");
+  REQUIRE_FALSE(project);
+  CHECK(project.error().line().find("wrong.dotlane: pieces[0].lines[0].role:") == 0);
+}
+
+TEST_CASE("a save that fails leaves the old file and no litter") {
+  const std::string path = temporary("kept.dotlane");
+  REQUIRE(save_project(four_inks(), path));
+  const std::string before = *read_file(path);
+  // The system refuses to write past this many bytes, as a full disk would.
+  std::signal(SIGXFSZ, SIG_IGN);
+  rlimit old{};
+  getrlimit(RLIMIT_FSIZE, &old);
+  for (const rlim_t room : {0, 1, 100, 4000}) {
+    rlimit tight{room, old.rlim_max};
+    setrlimit(RLIMIT_FSIZE, &tight);
+    Project other = four_inks();
+    other.name = "other";
+    const auto saved = save_project(other, path);
+    setrlimit(RLIMIT_FSIZE, &old);
+    REQUIRE_FALSE(saved);
+    CHECK(saved.error().place == path);
+    CHECK(*read_file(path) == before);
+  }
+  int files = 0;
+  for (const auto& entry : std::filesystem::directory_iterator(std::filesystem::path(path).parent_path())) {
+    files += entry.path().filename().string().starts_with("kept.dotlane");
+  }
+  CHECK(files == 1);
+}
+
+TEST_CASE("saving keeps permissions and follows links") {
+  const std::string path = temporary("real.dotlane"), link = temporary("link.dotlane");
+  REQUIRE(write_file(path, "old"));
+  std::filesystem::permissions(path, std::filesystem::perms::owner_read | std::filesystem::perms::owner_write);
+  std::filesystem::remove(link);
+  std::filesystem::create_symlink(path, link);
+  REQUIRE(write_file(link, "new"));
+  CHECK(*read_file(path) == "new");
+  CHECK(std::filesystem::is_symlink(link));
+  CHECK((std::filesystem::status(path).permissions() & std::filesystem::perms::others_read) == std::filesystem::perms::none);
+}
+
+TEST_CASE("history: labels, merged drags, no empty entries, redo ends with a new edit") {
+  History h(four_inks());
+  const Project start = h.now();
+  CHECK_FALSE(h.commit(start, "nothing"));
+  h.commit(move_pieces(h.now(), {1}, {1, 0}), "Move", "drag-1");
+  h.commit(move_pieces(h.now(), {1}, {1, 0}), "Move", "drag-1");
+  h.commit(move_pieces(h.now(), {1}, {5, 0}), "Move", "drag-2");
+  CHECK(h.undo_label() == "Move");
+  h.undo();
+  CHECK(h.now().pieces[0]->placement.e == Approx(2));
+  h.undo();
+  CHECK(h.now() == start);
+  CHECK_FALSE(h.can_undo());
+  h.redo();
+  h.commit(rename_piece(h.now(), 1, "Roof"), "Rename");
+  CHECK_FALSE(h.can_redo());
+  for (int i = 0; i < 3000; ++i) h.commit(move_pieces(h.now(), {1}, {0.1, 0}), "Nudge");
+  for (int i = 0; i < 3002; ++i) h.undo();
+  CHECK(to_json(h.now()) == to_json(start));
+}
+
+TEST_CASE("resizing keeps the anchor and the proportions that are locked") {
+  Project p = four_inks();
+  const Box before = bounds_on_mat(*p.pieces[0]);
+  p = resize_piece(p, 1, 50.0, std::nullopt);
+  Box box = bounds_on_mat(*p.pieces[0]);
+  CHECK(box.width() == Approx(50));
+  CHECK(box.height() == Approx(before.height() / 2));
+  CHECK(box.x0 == Approx(before.x0));
+  p = resize_piece(set_aspect_lock(p, 1, false), 1, std::nullopt, 10.0, {1, 1});
+  const Box low = bounds_on_mat(*p.pieces[0]);
+  CHECK(low.width() == Approx(50));
+  CHECK(low.height() == Approx(10));
+  CHECK(low.y1 == Approx(box.y1));
+}
+
+TEST_CASE("art off the mat is brought on by one edit") {
+  Project p = project_of(R"(<rect x="-80" y="-40" width="60" height="30"/>)");
+  const Derived d = derived(p);
+  const Finding* off = finding(d, "off-mat");
+  REQUIRE(off);
+  CHECK(off->severity == Severity::error);
+  CHECK(off->message.find("80 mm past the mat") != std::string::npos);
+  REQUIRE(off->fixes.size() == 1);
+  p = apply_fix(p, *off, off->fixes[0]);
+  CHECK(p.machine.usable_area().grown(1e-6).contains(bounds_on_mat(*p.pieces[0])));
+  CHECK_FALSE(finding(derived(p), "off-mat"));
+}
+
+TEST_CASE("settling an assumed size rescales the piece") {
+  const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><rect width="96" height="48"/></svg>)", "plain.svg");
+  Project p = add_artwork(new_project("t"), *art, "plain.svg");
+  CHECK(bounds_on_mat(*p.pieces[0]).width() == Approx(25.4));
+  const Derived d = derived(p);
+  const Finding* size = finding(d, "size-assumed");
+  REQUIRE(size);
+  REQUIRE(size->fixes.size() == 3);
+  p = apply_fix(p, *size, size->fixes[2]);  // 72 per inch
+  CHECK(bounds_on_mat(*p.pieces[0]).width() == Approx(96 / 72.0 * 25.4));
+  CHECK_FALSE(finding(derived(p), "size-assumed"));
+}
+
+TEST_CASE("splitting by layer gives one piece a layer, in place") {
+  const auto bytes = read_file(std::string(DOTLANE_DEMO) + "/art/lighthouse-card.svg");
+  const auto art = read_svg(*bytes, "lighthouse-card.svg");
+  Project p = add_artwork(new_project("t"), *art, "lighthouse-card.svg");
+  const Box before = bounds_on_mat(*p.pieces[0]);
+  const auto lines = p.pieces[0]->lines.size();
+  p = split_by_layer(p, 1);
+  REQUIRE(p.pieces.size() == 5);
+  CHECK(p.pieces[0]->name == "Lighthouse");
+  Box after;
+  std::size_t sum = 0;
+  for (const auto& piece : p.pieces) after.add(bounds_on_mat(*piece)), sum += piece->lines.size();
+  CHECK(after == before);
+  CHECK(sum == lines);
+}
+
+TEST_CASE("changing stock adds and removes sheets") {
+  Project p = four_inks();
+  REQUIRE(p.sheets.size() == 1);
+  p = set_stock(duplicate_piece(p, 1), 1, "vinyl");
+  CHECK(p.sheets.size() == 2);
+  CHECK(p.sheets[1].load == 2);
+  p = remove_pieces(p, {1});
+  CHECK(p.sheets.size() == 1);
+}
+
+TEST_CASE("grammage of cover card follows the basis-weight definition") {
+  // TAPPI T 410: 500 sheets of 20 x 26 in. Widely printed conversion: 65 lb cover = 176 g/m², 80 lb = 216 g/m².
+  CHECK(grammage_of_cover(65) == Approx(176).margin(0.5));
+  CHECK(grammage_of_cover(80) == Approx(216).margin(0.5));
+}
+
+TEST_CASE("an edit resolves only the piece it touched") {
+  const auto demo = load_project(std::string(DOTLANE_DEMO) + "/lighthouse-card.dotlane");
+  DrawingCache cache;
+  const Drawing before = evaluate(*demo, cache);
+  const Drawing after = evaluate(move_pieces(*demo, {demo->pieces[2]->id}, {3, 0}), cache);
+  for (std::size_t i = 0; i < before.pieces.size(); ++i) CHECK((before.pieces[i] == after.pieces[i]) == (i != 2));
+  CHECK(before.pieces[2]->flat == after.pieces[2]->flat);  // moved, not flattened anew
+}
+
+TEST_CASE("picking finds the nearest line within reach") {
+  DrawingCache cache;
+  const Drawing d = evaluate(four_inks(), cache);
+  CHECK(pick_line(d, {50, 40.4}, 1)->line == "sea");
+  CHECK_FALSE(pick_line(d, {50, 45}, 1));
+  CHECK(lines_inside(d, {25, 25, 75, 45}).size() == 2);
+}

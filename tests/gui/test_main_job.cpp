@@ -1,0 +1,188 @@
+// The main job from end to end in the real window.
+#include <QComboBox>
+#include <QProcess>
+
+#include "app/notice.hpp"
+#include "core/format/files.hpp"
+#include "core/format/project_json.hpp"
+#include "device/sim_cutter_link.hpp"
+#include "driving.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+TEST_CASE("open the demo, assign a role, run through a pause, cancel a second run, save and find it again") {
+  QTemporaryDir folder;
+  Opened o;
+  REQUIRE(o.project().pieces.size() == 5);
+  const auto planned = o.session().derived().plan.passes.size();
+  REQUIRE(planned >= 5);
+
+  // Assign: the wave's crest becomes a scored line.
+  const Piece& wave = o.piece("Wave border");
+  o.session().select({{wave.id, "wave-crest"}});
+  o.click("role-score");
+  CHECK(o.piece("Wave border").lines[1].role == Role::score);
+  CHECK(o.session().undoLabel() == "Make it score");
+  CHECK(o.session().derived().findings.empty());
+
+  // Run: as fast as it goes, every pause confirmed on its card.
+  o.click("stage3");
+  o.find<QComboBox>("scaleBox")->setCurrentIndex(3);
+  o.click("startRun");
+  auto& run = o.window.run();
+  using State = RunController::State;
+  int pauses = 0;
+  for (;;) {
+    wait_for([&] { return run.state() == State::paused || run.state() == State::over; });
+    if (run.state() == State::over) break;
+    ++pauses;
+    CHECK(o.find("pauseCard")->isVisible());
+    if (pauses == 1) {
+      // Saying that something else is loaded keeps it waiting and says why.
+      auto* holder = o.find<QComboBox>("holderBox1");
+      const int right = holder->currentIndex();
+      holder->setCurrentIndex(0);
+      o.click("confirmLoaded");
+      wait_for([&] { return !run.problem().isEmpty(); });
+      CHECK(run.state() == State::paused);
+      o.session().settle();
+      o.find<QComboBox>("holderBox1")->setCurrentIndex(right);
+    }
+    o.click("confirmLoaded");
+    wait_for([&] { return run.state() != State::paused || (run.pause() && run.record().pauses > pauses); });
+  }
+  CHECK(run.record().outcome == Outcome::done);
+  CHECK(pauses == static_cast<int>(o.session().derived().plan.pauses.size()));
+  double planned_mm = 0, marked_mm = 0;
+  for (const auto& pass : run.plan().passes) planned_mm += pass.length_mm;
+  for (const auto& [tool, mm] : run.record().marked_mm) marked_mm += mm;
+  CHECK(marked_mm == Approx(planned_mm).epsilon(0.002));
+  CHECK(run.record().seconds == Approx(run.plan().running_seconds()).epsilon(0.01));
+
+  // A second run, at the machine's own speed, is held, taken up again and cancelled.
+  o.click("clearRun");
+  o.find<QComboBox>("scaleBox")->setCurrentIndex(0);
+  o.click("startRun");
+  wait_for([&] { return run.head().seconds > 0.05; });
+  o.click("holdRun");
+  CHECK(run.state() == State::held);
+  o.click("resumeRun");
+  o.click("cancelRun");
+  wait_for([&] { return run.state() == State::over; });
+  CHECK(run.record().outcome == Outcome::cancelled);
+  CHECK(run.record().seconds < 10);
+
+  // Save under a new name, open it in another window: the same project.
+  o.answers.save = folder.filePath(QStringLiteral("card"));
+  o.window.actions().find(QStringLiteral("save-as"))->trigger();
+  o.session().settle();
+  CHECK(o.session().path().endsWith(QStringLiteral("card.dotlane")));
+  CHECK_FALSE(o.session().modified());
+  Opened again(o.session().path());
+  CHECK(again.project() == o.project());
+  CHECK(to_json(again.project()) == to_json(o.project()));
+}
+
+TEST_CASE("work survives a kill in the middle of editing") {
+  QTemporaryDir folder;
+  const QString path = folder.filePath(QStringLiteral("card.dotlane"));
+  REQUIRE(QFile::copy(demo(), path));
+  QProcess user;
+  auto environment = QProcessEnvironment::systemEnvironment();
+  environment.insert(QStringLiteral("DOTLANE_EDIT_AND_DIE"), path);
+  user.setProcessEnvironment(environment);
+  user.start(QCoreApplication::applicationFilePath(), {});
+  REQUIRE(user.waitForFinished(60'000));
+  CHECK(user.exitStatus() == QProcess::CrashExit);
+
+  Opened o(path);
+  const Affine saved = load_project(path.toStdString())->pieces.front()->placement;
+  CHECK(o.project().pieces.front()->placement == saved);
+  auto* notice = o.find<Notice>("notice");
+  wait_for([&] { return notice->isVisible() && notice->message().contains(QStringLiteral("Unsaved work")); });
+  auto buttons = notice->findChildren<QPushButton*>();
+  REQUIRE(buttons.size() >= 2);
+  QTest::mouseClick(buttons[0], Qt::LeftButton);
+  o.session().settle();
+  CHECK(o.project().pieces.front()->placement.e == Approx(saved.e + 30));
+  CHECK(o.session().modified());
+  CHECK(o.session().path() == path);
+  o.window.actions().find(QStringLiteral("save"))->trigger();
+  o.session().settle();
+  CHECK(load_project(path.toStdString())->pieces.front()->placement.e == Approx(saved.e + 30));
+  CHECK_FALSE(QFile::exists(o.session().autosavePath()));
+}
+
+TEST_CASE("a cutter that drops the line ends the run with a reason") {
+  auto owned = std::make_unique<SimCutterLink>();
+  SimCutterLink* link = owned.get();
+  Answers answers;
+  MainWindow window(std::move(owned));
+  window.show();
+  window.take({demo()});
+  window.session().settle();
+  link->setTimeScale(1);
+  window.run().start();
+  wait_for([&] { return window.run().head().seconds > 0.05; });
+  link->process().kill();
+  wait_for([&] { return window.run().state() == RunController::State::over; });
+  CHECK(window.run().record().outcome == Outcome::failed);
+  CHECK(window.run().problem().contains(QStringLiteral("connection")));
+  // And another run can follow.
+  window.run().clear();
+  link->setTimeScale(0);
+  window.run().start();
+  wait_for([&] { return window.run().state() == RunController::State::paused; });
+  window.run().cancel();
+  wait_for([&] { return window.run().state() == RunController::State::over; });
+}
+
+TEST_CASE("bringing in a drawing: assumed size asks, a broken file says one line, nothing is lost") {
+  Opened o(QString{});
+  o.answers.open = {QStringLiteral(DOTLANE_TEST_DATA "/svg/08_no_size.svg")};
+  o.click("ledger-bring-in");
+  REQUIRE(o.project().pieces.size() == 1);
+  auto* notice = o.find<Notice>("notice");
+  CHECK(notice->message().contains(QStringLiteral("no physical size")));
+  QPushButton* at_72 = nullptr;
+  for (auto* b : notice->findChildren<QPushButton*>()) {
+    if (b->text().startsWith(QStringLiteral("72"))) at_72 = b;
+  }
+  REQUIRE(at_72);
+  QTest::mouseClick(at_72, Qt::LeftButton);
+  o.session().settle();
+  CHECK(o.session().drawing().bounds().width() == Approx(460 / 72.0 * 25.4));
+  const Project before = o.project();
+  o.answers.open = {QStringLiteral(DOTLANE_TEST_DATA "/hostile/bad_path_number.svg")};
+  o.click("ledger-bring-in");
+  CHECK(notice->message().contains(QStringLiteral("bad_path_number.svg:3")));
+  CHECK(o.project() == before);
+}
+
+TEST_CASE("closing with unsaved changes asks; staying keeps the window") {
+  Opened o;
+  o.session().select({{o.project().pieces.front()->id, ""}});
+  o.press(Qt::Key_Right);
+  o.answers.answer = Dialogs::Answer::cancel;
+  o.window.close();
+  o.session().settle();
+  CHECK(o.answers.asked == 1);
+  CHECK(o.window.isVisible());
+  o.answers.answer = Dialogs::Answer::discard;
+  o.window.close();
+  wait_for([&] { return !o.window.isVisible(); });
+}
+
+TEST_CASE("the job is exported from the window in every format") {
+  QTemporaryDir folder;
+  Opened o;
+  for (const char* ending : {"svg", "hpgl", "pdf", "png"}) {
+    o.answers.save = folder.filePath(QStringLiteral("job.") + QString::fromLatin1(ending));
+    o.window.actions().find(QStringLiteral("export"))->trigger();
+    CHECK(QFileInfo(o.answers.save).size() > 500);
+  }
+  o.answers.save = folder.filePath(QStringLiteral("job.docx"));
+  o.window.actions().find(QStringLiteral("export"))->trigger();
+  CHECK(o.find<Notice>("notice")->message().contains(QStringLiteral("choose one of the endings")));
+}

@@ -1,0 +1,258 @@
+// Hands on the window: selecting, moving, sizing, finding actions, reordering passes.
+#include <QMimeData>
+#include <QTreeView>
+#include <set>
+
+#include "app/bench/rulers.hpp"
+#include "app/widgets/number_field.hpp"
+#include "core/project/edit.hpp"
+#include "driving.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+TEST_CASE("a click picks the piece, a second click the line, in bench and ledger alike") {
+  Opened o;
+  const Piece& rock = o.piece("Cliff");
+  const Vec corner = rock.placement(Vec{172, 262});
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(corner.x, corner.y));
+  CHECK(o.session().selection() == std::vector<LineRef>{{rock.id, ""}});
+  auto* tree = o.find<QTreeView>("ledger");
+  CHECK(tree->selectionModel()->selectedIndexes().size() == 1);
+  CHECK(tree->selectionModel()->selectedIndexes().front().data().toString() == "Cliff");
+  QTest::qWait(QApplication::doubleClickInterval() + 10);
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(corner.x, corner.y));
+  CHECK(o.session().selection() == std::vector<LineRef>{{rock.id, "rock"}});
+  CHECK(tree->selectionModel()->selectedIndexes().front().parent().data().toString() == "Cliff");
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(297, 300));
+  CHECK(o.session().selection().empty());
+}
+
+TEST_CASE("dragging moves a piece in one undo step") {
+  Opened o;
+  const int id = o.piece("Cliff").id;
+  const Vec corner = o.piece("Cliff").placement(Vec{172, 262});
+  const Box before = bounds_on_mat(o.piece("Cliff"));
+  const QPoint from = o.at(corner.x, corner.y);
+  QTest::mousePress(&o.bench(), Qt::LeftButton, {}, from);
+  for (int i = 1; i <= 10; ++i) QTest::mouseMove(&o.bench(), from + QPoint(-3 * i, -2 * i));
+  QTest::mouseRelease(&o.bench(), Qt::LeftButton, {}, from + QPoint(-30, -20));
+  o.session().settle();
+  const Box after = bounds_on_mat(*find_piece(o.project(), id));
+  CHECK(after.x0 - before.x0 == Approx(-30 / o.bench().view().px_per_mm).margin(0.01));
+  CHECK(after.width() == Approx(before.width()));
+  o.session().undo();
+  CHECK(bounds_on_mat(*find_piece(o.project(), id)) == before);
+  CHECK_FALSE(o.session().canUndo());
+}
+
+TEST_CASE("typing a width resizes live, keeps proportions, takes other units, and undoes as one step") {
+  Opened o;
+  o.session().select({{o.piece("Lighthouse").id, ""}});
+  o.session().settle();
+  auto* field = o.find<NumberField>("widthField");
+  QLineEdit* edit = field->editor();
+  edit->setFocus();
+  edit->selectAll();
+  QTest::keyClicks(edit, "22");
+  CHECK(bounds_on_mat(o.piece("Lighthouse")).width() == Approx(22));
+  CHECK(bounds_on_mat(o.piece("Lighthouse")).height() == Approx(55).epsilon(0.001));
+  QTest::keyClick(edit, Qt::Key_Return);
+  o.session().settle();
+  CHECK(o.session().undoLabel() == "Resize");
+  edit->selectAll();
+  QTest::keyClicks(edit, "1in");
+  CHECK(bounds_on_mat(o.piece("Lighthouse")).width() == Approx(25.4));
+  edit->selectAll();
+  QTest::keyClicks(edit, "lots");
+  CHECK(edit->property("wrong").toBool());
+  CHECK(bounds_on_mat(o.piece("Lighthouse")).width() == Approx(25.4));
+  QTest::keyClick(edit, Qt::Key_Return);
+  CHECK(edit->text() == "25.4");
+  o.session().undo();
+  o.session().undo();
+  CHECK_FALSE(o.session().canUndo());
+}
+
+TEST_CASE("arrow keys nudge by 1, 10 and 0.1 mm; letters give roles") {
+  Opened o;
+  o.session().select({{o.piece("Cliff").id, ""}});
+  const double x = bounds_on_mat(o.piece("Cliff")).x0;
+  o.bench().setFocus();
+  o.press(Qt::Key_Right);
+  o.press(Qt::Key_Right, Qt::ShiftModifier);
+  o.press(Qt::Key_Left, Qt::AltModifier);
+  CHECK(bounds_on_mat(o.piece("Cliff")).x0 == Approx(x + 10.9));
+  o.session().select({{o.piece("Cliff").id, "ledges"}});
+  QTest::keyClick(&o.bench(), Qt::Key_F);
+  o.session().settle();
+  CHECK(o.piece("Cliff").lines[1].role == Role::foil);
+  CHECK(o.piece("Cliff").lines[1].tool == "foil-tip-fine");
+}
+
+TEST_CASE("zooming keeps the place under the pointer") {
+  Opened o;
+  const QPointF pointer(400, 300);
+  const Vec before = o.bench().view().to_mm(pointer);
+  for (const int ticks : {120, 120, -240, 600}) {
+    QWheelEvent wheel(pointer, o.bench().mapToGlobal(pointer), {}, {0, ticks}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QApplication::sendEvent(&o.bench(), &wheel);
+    const Vec now = o.bench().view().to_mm(pointer);
+    CHECK(distance(now, before) < 1e-6);
+  }
+  o.window.actions().find(QStringLiteral("zoom-fit"))->trigger();
+  CHECK(o.bench().view().to_px(o.project().machine.mat_area()).width() < o.bench().width());
+}
+
+TEST_CASE("files dropped on the bench come in") {
+  Opened o(QString{});
+  QMimeData data;
+  data.setUrls({QUrl::fromLocalFile(QStringLiteral(DOTLANE_TEST_DATA "/svg/01_basic_shapes_mm.svg"))});
+  QDropEvent drop({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(&o.bench(), &drop);
+  o.session().settle();
+  REQUIRE(o.project().pieces.size() == 1);
+  CHECK(o.project().pieces[0]->lines.size() == 8);
+  CHECK(o.session().undoLabel().startsWith("Bring in"));
+  o.window.actions().find(QStringLiteral("confirm-roles"))->trigger();
+  o.session().settle();
+  for (const auto& f : o.session().derived().findings) CHECK(f.code != "role-guessed");
+}
+
+TEST_CASE("the action list finds and runs actions by their words") {
+  Opened o;
+  o.window.actions().find(QStringLiteral("find-action"))->trigger();
+  auto* finder = o.find<QLineEdit>("actionFinder");
+  CHECK(finder->hasFocus());
+  QTest::keyClicks(finder, "mirror job");
+  CHECK(o.find("actionList")->isVisible());
+  QTest::keyClick(finder, Qt::Key_Return);
+  o.session().settle();
+  CHECK(o.project().plan.mirrored);
+  CHECK_FALSE(o.find("actionList")->isVisible());
+}
+
+TEST_CASE("every action has words and a shortcut of its own") {
+  Opened o;
+  std::set<QString> keys, texts;
+  for (const QAction* action : o.window.actions().all()) {
+    INFO(action->objectName().toStdString());
+    CHECK_FALSE(action->text().isEmpty());
+    CHECK_FALSE(action->shortcut().isEmpty());
+    CHECK(keys.insert(action->shortcut().toString()).second);
+    CHECK(texts.insert(action->text()).second);
+  }
+  CHECK(keys.size() > 35);
+}
+
+TEST_CASE("everything that takes the keyboard has a name for those who cannot see it") {
+  Opened o;
+  o.session().select({{o.piece("Lighthouse").id, ""}});
+  for (int stage = 0; stage < 4; ++stage) {
+    o.window.setStage(static_cast<Stage>(stage));
+    o.session().settle();
+    for (const QWidget* w : o.window.findChildren<QWidget*>()) {
+      if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus || w->focusProxy()) continue;
+      if (w->inherits("QScrollArea") || w->inherits("QScrollBar") || w->inherits("QLabel") || w->inherits("QStackedWidget")) continue;
+      const auto* button = qobject_cast<const QAbstractButton*>(w);
+      INFO(w->metaObject()->className() << " " << w->objectName().toStdString());
+      CHECK((!w->accessibleName().isEmpty() || (button && !button->text().isEmpty())));
+    }
+  }
+}
+
+TEST_CASE("dragging a pass to the front reorders the plan and says at once what breaks") {
+  Opened o;
+  auto& lanes = o.window.lanes();
+  const auto& passes = o.session().derived().plan.passes;
+  const int last = static_cast<int>(passes.size());
+  const std::string key = passes.back().key;
+  const QPoint from = lanes.blockOf(last).center().toPoint(), to(280, from.y());
+  QTest::mousePress(lanes.viewport(), Qt::LeftButton, {}, from);
+  QTest::mouseMove(lanes.viewport(), from - QPoint(40, 0));
+  QTest::mouseMove(lanes.viewport(), to);
+  QTest::mouseRelease(lanes.viewport(), Qt::LeftButton, {}, to);
+  o.session().settle();
+  CHECK(o.session().derived().plan.passes.front().key == key);
+  REQUIRE_FALSE(o.session().derived().findings.empty());
+  CHECK(o.session().derived().findings.front().code == "cut-before");
+  o.click("secondLookPill");
+  o.click("fix-cut-before");
+  CHECK(o.session().derived().findings.empty());
+}
+
+TEST_CASE("scrubbing the lanes shows the head on the bench") {
+  Opened o;
+  auto& lanes = o.window.lanes();
+  const QImage before = o.bench().grab().toImage();
+  QTest::mousePress(lanes.viewport(), Qt::LeftButton, {}, QPoint(700, 20));
+  QTest::mouseRelease(lanes.viewport(), Qt::LeftButton, {}, QPoint(700, 20));
+  CHECK(lanes.time() > 0);
+  CHECK(o.bench().grab().toImage() != before);
+  lanes.setFocus();
+  QTest::keyClick(&lanes, Qt::Key_Escape);
+  CHECK(lanes.time() < 0);
+}
+
+TEST_CASE("inches show everywhere and change no length") {
+  Opened o;
+  const Project before = o.project();
+  o.session().select({{o.piece("Lighthouse").id, ""}});
+  o.click("unitInch");
+  CHECK(o.find<NumberField>("widthField")->editor()->text() == "1.732");
+  CHECK(o.project().pieces == before.pieces);
+  o.session().undo();
+  CHECK(o.project() == before);
+}
+
+TEST_CASE("sheet, machine, setting and tool can be edited in their panels") {
+  Opened o;
+  o.window.setStage(Stage::sheets);
+  o.find<QComboBox>("holdersBox")->setCurrentIndex(0);
+  emit o.find<QComboBox>("holdersBox")->activated(0);
+  o.session().settle();
+  CHECK(o.project().machine.holders == 1);
+  CHECK(o.session().derived().plan.pauses.size() > 2);
+  o.window.setStage(Stage::passes);
+  o.click("addPen");
+  CHECK(find_tool(o.project(), "new-pen"));
+  o.click("mirrorBox");
+  CHECK(o.project().plan.mirrored);
+}
+
+TEST_CASE("a drawing of 200,000 segments is painted aside and stays in step with the view") {
+  QTemporaryDir folder;
+  const QString path = folder.filePath(QStringLiteral("big.svg"));
+  QFile file(path);
+  REQUIRE(file.open(QIODevice::WriteOnly));
+  file.write("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"300mm\" height=\"300mm\" viewBox=\"0 0 300 300\" fill=\"none\" stroke=\"#000\">");
+  for (int i = 0; i < 1000; ++i) {
+    QByteArray d = "<path d=\"M" + QByteArray::number(10 + i * 0.28) + " 10";
+    for (int k = 0; k < 200; ++k) d += " L" + QByteArray::number(10 + i * 0.28 + (k % 2)) + " " + QByteArray::number(10 + k * 1.4);
+    file.write(d + "\"/>");
+  }
+  file.write("</svg>");
+  file.close();
+  Opened o(path);
+  CHECK(o.session().drawing().segments() > 190'000);
+  auto inked = [&] {
+    const QImage image = o.bench().grab().toImage();
+    int dark = 0;
+    for (int x = 100; x < image.width() - 100; x += 3) dark += qGray(image.pixel(x, image.height() / 2)) < 110;
+    return dark;
+  };
+  wait_for([&] { return inked() > 20; });
+  const View view = o.bench().view();
+  o.bench().zoomBy(3, {300, 200});
+  CHECK(o.bench().view().px_per_mm == Approx(view.px_per_mm * 3));
+  wait_for([&] { return inked() > 5; });
+}
+
+TEST_CASE("ruler steps leave room for their labels and are round numbers") {
+  for (double px = 0.05; px < 500; px *= 1.3) {
+    const double mm = ruler_step(px, 60, false);
+    CHECK(mm * px >= 60);
+    CHECK(mm * px < 60 * 3);
+    CHECK(ruler_step(px * 25.4, 60, true) * px * 25.4 >= 60);
+  }
+}

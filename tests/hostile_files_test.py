@@ -1,0 +1,75 @@
+"""Broken and hostile files: exit code 2, one clear line that names the file, bounded time and memory."""
+import pathlib
+import resource
+import subprocess
+import sys
+import tempfile
+
+root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
+faults = []
+tried = 0
+
+
+def limit():
+    resource.setrlimit(resource.RLIMIT_AS, (4 << 30, 4 << 30))
+
+
+def refuse(path, command="inspect", says=()):
+    global tried
+    tried += 1
+    try:
+        done = subprocess.run([cli, command, str(path)], capture_output=True, text=True, timeout=20, preexec_fn=limit)
+    except subprocess.TimeoutExpired:
+        faults.append(f"{path.name}: took longer than 20 s")
+        return
+    lines = done.stderr.strip().splitlines()
+    if done.returncode != 2 or len(lines) != 1 or path.name not in lines[0] or done.stdout:
+        faults.append(f"{path.name}: exit {done.returncode}, stderr {done.stderr!r}")
+    for word in says:
+        if word not in done.stderr:
+            faults.append(f"{path.name}: does not say {word!r}: {done.stderr!r}")
+
+
+LINES = {"bad_path_letter.svg": ":2:", "bad_path_number.svg": ":3:", "nan_coordinate.svg": ":2:", "use_itself.svg": ":2:",
+         "entity_bomb.svg": ":4:", "infinite_transform.svg": ":2:"}
+for file in sorted((root / "tests/data/hostile").glob("*.svg")):
+    refuse(file, says=[LINES[file.name]] if file.name in LINES else [])
+
+HEAD = '<svg xmlns="http://www.w3.org/2000/svg" width="10mm" height="10mm">'
+with tempfile.TemporaryDirectory() as folder:
+    folder = pathlib.Path(folder)
+    deep = folder / "deep.svg"
+    deep.write_text(HEAD + "<g>" * 1_000_000 + "<rect width='1' height='1'/>" + "</g>" * 1_000_000 + "</svg>")
+    refuse(deep, says=["nested deeper"])
+    deep_open = folder / "deep_and_cut_short.svg"
+    deep_open.write_text(HEAD + "<g>" * 1_000_000)
+    refuse(deep_open)
+    bomb = folder / "use_bomb.svg"
+    levels = "".join(f'<g id="l{i}">' + f'<use href="#l{i + 1}"/>' * 10 + "</g>" for i in range(12))
+    bomb.write_text(HEAD + "<defs>" + levels + '<g id="l12"><rect width="1" height="1"/></g></defs><use href="#l0"/></svg>')
+    refuse(bomb, says=["reused elements"])
+    for name, text in {
+        "cut.dotlane": '{"format": "dot-lane project", "version": 1, "pieces": [',
+        "wrong.dotlane": '{"format": "something else", "version": 1}',
+        "field.dotlane": '{"format": "dot-lane project", "version": 1, "machine": {"holders": 7}}',
+        "deep.dotlane": '{"format": "dot-lane project", "x": ' + "[" * 1_000_000,
+        "tool.dotlane": '{"format": "dot-lane project", "version": 1, "pieces": [{"id": 1, "stock": "paper", "lines": [{"id": "a", "tool": "nope"}]}]}',
+    }.items():
+        path = folder / name
+        path.write_text(text)
+        refuse(path, "plan")
+    refuse(folder / "missing.svg")
+    unreadable = folder / "folder.svg"
+    unreadable.mkdir()
+    refuse(unreadable)
+
+# Bad use of the commands themselves.
+for words in (["no-such-command"], ["inspect"], ["import", str(root / "tests/data/svg/01_basic_shapes_mm.svg")],
+              ["export", str(root / "demo/lighthouse-card.dotlane"), "-o", "/nowhere/at/all.svg"],
+              ["export", str(root / "demo/lighthouse-card.dotlane"), "-o", "/tmp/x.docx"],
+              ["import", str(root / "tests/data/svg/01_basic_shapes_mm.svg"), "-o", "/tmp/x.dotlane", "--role", "#123456=fold"]):
+    done = subprocess.run([cli, *words], capture_output=True, text=True, timeout=20)
+    if done.returncode != 2 or len(done.stderr.strip().splitlines()) != 1:
+        faults.append(f"{words}: exit {done.returncode}, stderr {done.stderr!r}")
+print("\n".join(faults) or f"{tried} files refused with one line each")
+sys.exit(1 if faults or tried < 15 else 0)
