@@ -80,10 +80,10 @@ with tempfile.TemporaryDirectory() as folder:
     for (w, h), (sw, sh) in zip(pages, [(276, 118), (280, 145)]):
         check(f"page {w} x {h} pt for a sheet of {sw} x {sh} mm", abs(float(w) * 25.4 / 72 - sw - 20) < 0.3 and abs(float(h) * 25.4 / 72 - sh - 20) < 0.3)
     run("pdftocairo", "-svg", "-f", "1", "-l", "1", pdf, folder / "page.svg")
-    page = se.SVG.parse(str(folder / "page.svg"), ppi=72, reify=True)
+    page = se.SVG.parse(str(folder / "page.svg"), ppi=96, reify=True)
     widths = [e.bbox()[2] - e.bbox()[0] for e in page.select(lambda e: isinstance(e, se.Path)) if e.bbox()]
-    card = 254 / 25.4 * 72
-    check("the card's blank is 254 mm wide on paper", any(abs(w - card) < 0.05 / 25.4 * 72 for w in widths))
+    card = 254 / 25.4 * 96
+    check("the card's blank is 254 mm wide on paper", any(abs(w - card) < 0.05 / 25.4 * 96 for w in widths))
 
     # PNG: pixels for millimetres.
     png = folder / "sheet.png"

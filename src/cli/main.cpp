@@ -1,7 +1,9 @@
 // dot-lane-cli: the whole road for scripts and tests.
 #include <QApplication>
+#include <QDir>
 #include <QEventLoop>
-#include <QFileInfo>
+#include <unistd.h>
+
 #include <cstdio>
 #include <filesystem>
 
@@ -54,6 +56,12 @@ std::unique_ptr<QApplication> application() {
   static char name[] = "dot-lane-cli";
   static char* argv[] = {name, nullptr};
   if (!qEnvironmentVariableIsSet("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+  if (!qEnvironmentVariableIsSet("XDG_RUNTIME_DIR")) {  // else Qt makes one as well, and says so on stderr
+    const QString own = QDir::tempPath() + QStringLiteral("/dot-lane-%1").arg(getuid());
+    QDir().mkpath(own);
+    QFile::setPermissions(own, QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner);
+    qputenv("XDG_RUNTIME_DIR", own.toLocal8Bit());
+  }
   auto app = std::make_unique<QApplication>(argc, argv);
   load_fonts();
   return app;

@@ -41,8 +41,9 @@ TEST_CASE("arcs stay within 1 µm of the circle at every size") {
 TEST_CASE("lengths and areas of shapes with closed forms") {
   using std::numbers::pi;
   const Path disc = path_of("M10 0 A10 10 0 0 1 -10 0 A10 10 0 0 1 10 0 Z");
-  CHECK(length_of(disc) == Approx(20 * pi).epsilon(1e-6));
-  CHECK(enclosed_area_of(disc) == Approx(100 * pi).epsilon(1e-5));
+  // The disc's outline is cubics within 1 µm of the circle: one part in 10,000 of its radius.
+  CHECK(length_of(disc) == Approx(20 * pi).epsilon(1e-4));
+  CHECK(enclosed_area_of(disc) == Approx(100 * pi).epsilon(1e-4));
   const Path square = path_of("M0 0 H10 V10 H0 Z");
   CHECK(length_of(square) == Approx(40));
   CHECK(enclosed_area_of(square) == Approx(100));

@@ -57,6 +57,8 @@ struct Opened {
 
   template <class T = QWidget>
   T* find(const char* name) {
+    // Widgets that were replaced go only when the event loop returns; here they go now.
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
     auto* w = window.findChild<T*>(QString::fromLatin1(name));
     INFO("widget " << name);
     REQUIRE(w);
@@ -64,6 +66,7 @@ struct Opened {
   }
   /// Clicks the button as a person would: it must be there to be clicked.
   void click(const char* name) {
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
     QAbstractButton* visible = nullptr;
     for (auto* b : window.findChildren<QAbstractButton*>(QString::fromLatin1(name))) {
       if (b->isVisible()) visible = b;

@@ -14,7 +14,7 @@ using namespace dotlane::test;
 TEST_CASE("a click picks the piece, a second click the line, in bench and ledger alike") {
   Opened o;
   const Piece& rock = o.piece("Cliff");
-  const Vec corner = rock.placement(Vec{172, 262});
+  const Vec corner = rock.placement(Vec{191, 240});
   QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(corner.x, corner.y));
   CHECK(o.session().selection() == std::vector<LineRef>{{rock.id, ""}});
   auto* tree = o.find<QTreeView>("ledger");
@@ -108,6 +108,9 @@ TEST_CASE("files dropped on the bench come in") {
   Opened o(QString{});
   QMimeData data;
   data.setUrls({QUrl::fromLocalFile(QStringLiteral(DOTLANE_TEST_DATA "/svg/01_basic_shapes_mm.svg"))});
+  QDragEnterEvent enter({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(&o.bench(), &enter);
+  CHECK(enter.isAccepted());
   QDropEvent drop({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
   QApplication::sendEvent(&o.bench(), &drop);
   o.session().settle();
@@ -167,7 +170,7 @@ TEST_CASE("dragging a pass to the front reorders the plan and says at once what 
   const auto& passes = o.session().derived().plan.passes;
   const int last = static_cast<int>(passes.size());
   const std::string key = passes.back().key;
-  const QPoint from = lanes.blockOf(last).center().toPoint(), to(280, from.y());
+  const QPoint from = lanes.blockOf(last).center().toPoint(), to(271, from.y());
   QTest::mousePress(lanes.viewport(), Qt::LeftButton, {}, from);
   QTest::mouseMove(lanes.viewport(), from - QPoint(40, 0));
   QTest::mouseMove(lanes.viewport(), to);
