@@ -6,6 +6,7 @@
 #include <QLocale>
 #include <QMenu>
 #include <QSettings>
+#include <set>
 
 #include "app/dialogs.hpp"
 #include "app/panels/recipe_panel.hpp"
@@ -214,12 +215,15 @@ void MainWindow::take(const QStringList& files) {
 
 void MainWindow::offerRecovery(const QString& path) {
   const QString kept = path.isEmpty() ? session_.autosavePath() : qs(autosave_path(path.toStdString()));
-  if (!QFileInfo::exists(kept)) return;
-  const QDateTime when = QFileInfo(kept).lastModified();
-  // A read copy is moved aside first, so that opening the saved file cannot remove it.
+  // It is moved out of the way first, so that opening the saved file cannot remove it; one that nobody decided on the
+  // last time is still there.
   const QString aside = kept + QStringLiteral(".found");
-  QFile::remove(aside);
-  if (!QFile::rename(kept, aside)) return;
+  if (QFileInfo::exists(kept)) {
+    QFile::remove(aside);
+    QFile::rename(kept, aside);
+  }
+  if (!QFileInfo::exists(aside)) return;
+  const QDateTime when = QFileInfo(aside).lastModified();
   auto ask = [this, aside, path, when] {
     notice_->ask(tr("Unsaved work from %1 was found.").arg(QLocale().toString(when, QLocale::ShortFormat)),
                  {{tr("Take it up"), [this, aside, path] {
@@ -279,9 +283,9 @@ void MainWindow::closeEvent(QCloseEvent* event) {
   });
 }
 
-void MainWindow::exportTo(const QString& path) {
-  const Project& project = session_.project();
-  const Derived& derived = session_.derived();
+namespace {
+
+Result<void> write_export(const Project& project, const Derived& derived, const QString& path) {
   const QString ending = QFileInfo(path).suffix().toLower();
   Result<void> done;
   if (ending == QStringLiteral("svg")) {
@@ -295,7 +299,19 @@ void MainWindow::exportTo(const QString& path) {
   } else {
     done = fail(ErrorKind::bad_request, "choose one of the endings .svg, .hpgl, .plt, .pdf or .png", path.toStdString());
   }
-  notice_->say(done ? tr("Exported %1").arg(QFileInfo(path).fileName()) : qs(done.error().line()), !done);
+  return done;
+}
+
+}  // namespace
+
+void MainWindow::exportTo(const QString& path) {
+  session_.whenDerived([this, path] {
+    session_.aside([this, path, project = session_.project(), derived = session_.derived()] {
+      const auto done = write_export(project, derived, path);
+      const QString line = done ? QString() : qs(done.error().line());
+      return [this, path, line] { notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty()); };
+    });
+  });
 }
 
 void MainWindow::remember(const QString& path) {
@@ -369,14 +385,18 @@ void MainWindow::addEditActions() {
   actions_.add("layer-up", tr("Move the piece one layer up"), Qt::CTRL | Qt::Key_Up, [shift] { shift(-1); });
   actions_.add("layer-down", tr("Move the piece one layer down"), Qt::CTRL | Qt::Key_Down, [shift] { shift(1); });
   actions_.add("same-color", tr("Select all lines of this colour"), Qt::CTRL | Qt::Key_J, [this] {
-    std::vector<LineRef> lines;
-    for (const auto& ref : session_.selectedLines()) {
-      for (const auto& line : find_piece(session_.project(), ref.piece)->lines) {
-        if (line.id != ref.line) continue;
-        for (const auto& same : lines_of_color(session_.project(), line.color)) {
-          if (std::find(lines.begin(), lines.end(), same) == lines.end()) lines.push_back(same);
-        }
+    const auto picked = session_.selectedLines();
+    const std::set<LineRef> wanted(picked.begin(), picked.end());
+    std::set<Color> colors;
+    for (const auto& piece : session_.project().pieces) {
+      for (const auto& line : piece->lines) {
+        if (wanted.contains({piece->id, line.id})) colors.insert(line.color);
       }
+    }
+    std::vector<LineRef> lines;
+    for (const Color color : colors) {
+      const auto same = lines_of_color(session_.project(), color);
+      lines.insert(lines.end(), same.begin(), same.end());
     }
     session_.select(std::move(lines));
   });
@@ -451,7 +471,7 @@ void MainWindow::addViewActions() {
   actions_.add("run-start", tr("Rehearse the job"), Qt::CTRL | Qt::Key_R, [this] {
     setStage(Stage::run);
     run_->clear();
-    run_->start();
+    session_.whenDerived([this] { run_->start(); });
   });
   actions_.add("run-cancel", tr("Cancel the run"), Qt::CTRL | Qt::Key_Period, [this] { run_->cancel(); });
 }

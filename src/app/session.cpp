@@ -130,6 +130,11 @@ void Session::deriveAside() {
   });
 }
 
+void Session::whenDerived(std::function<void()> then) {
+  if (!deriving_) return then();
+  connect(this, &Session::derivedChanged, this, [this, then = std::move(then)] { whenDerived(then); }, Qt::SingleShotConnection);
+}
+
 void Session::replace(Project project, const QString& path, bool saved) {
   removeAutosave();
   if (saved) {

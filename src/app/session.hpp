@@ -57,6 +57,11 @@ class Session : public QObject {
   [[nodiscard]] bool autosaved() const { return autosaved_; }
   void removeAutosave();
 
+  /// Runs `work` off the interface thread, then what it returns on it.
+  void aside(std::function<std::function<void()>()> work);
+  /// Calls `then` once plan and findings have caught up with the project: at once when they have.
+  void whenDerived(std::function<void()> then);
+
   /// Runs the event loop until nothing is under way. For tests and pictures.
   void settle();
 
@@ -75,7 +80,6 @@ class Session : public QObject {
   void touch();
   void deriveAside();
   void autosaveAside();
-  void aside(std::function<std::function<void()>()> work);
 
   History history_;
   std::optional<Project> saved_;  ///< as it stands in the file; nothing when it stands in none

@@ -1,13 +1,14 @@
 #include "render/paint.hpp"
 
 #include <QPainterPath>
+#include <set>
 
 #include "render/role_style.hpp"
 
 namespace dotlane {
 namespace {
 
-constexpr std::size_t kSmoothSegments = 60'000;
+constexpr std::size_t kSmoothSegments = 20'000;
 
 Color ground_of(const Project& project, const Piece& piece, const Theme& theme) {
   const Stock* stock = find_stock(project, piece.stock);
@@ -40,7 +41,8 @@ void paint_mat(QPainter& p, const View& view, const Machine& machine, const Them
   p.setRenderHint(QPainter::Antialiasing);
   p.setPen(QPen(theme.mat_edge, 1));
   p.setBrush(theme.mat);
-  p.drawRoundedRect(mat, 8, 8);
+  const double rim = std::clamp(6 * view.px_per_mm, 4.0, 14.0);
+  p.drawRoundedRect(mat.adjusted(-rim, -rim, rim, rim), 8, 8);
   // A dot every 20 mm, or as far apart as leaves room between them.
   double step = 20;
   while (step * view.px_per_mm < 24) step *= 2;
@@ -53,7 +55,12 @@ void paint_mat(QPainter& p, const View& view, const Machine& machine, const Them
       p.drawEllipse(view.to_px(Vec{x, y}), 1.0, 1.0);
     }
   }
-  QPen border(theme.mat_dot.darker(theme.dark ? 80 : 115), 1.2, Qt::CustomDashLine);
+}
+
+void paint_usable_area(QPainter& p, const View& view, const Machine& machine, const Theme& theme) {
+  QColor color = theme.quiet;
+  color.setAlpha(130);
+  QPen border(color, 1.2, Qt::CustomDashLine);
   border.setDashPattern({1, 3});
   p.setPen(border);
   p.setBrush(Qt::NoBrush);
@@ -74,11 +81,16 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
 
 std::size_t paint_lines(QPainter& p, const View& view, const Project& project, const Drawing& drawing,
                         const Theme& theme, const LineOptions& options) {
-  std::size_t painted = 0;
+  std::size_t painted = 0, in_sight = 0;
+  for (const auto& piece : drawing.pieces) {
+    if (options.clip.isNull() || view.to_px(piece->bounds.grown(1)).intersects(options.clip)) in_sight += piece->flat->segments;
+  }
+  const bool dense = in_sight > kSmoothSegments;
   QPolygonF pixels;
   p.save();
   p.setOpacity(options.strength);
   p.setBrush(Qt::NoBrush);
+  p.setRenderHint(QPainter::Antialiasing, !dense);
   // Lower layers first.
   for (auto it = drawing.pieces.rbegin(); it != drawing.pieces.rend(); ++it) {
     const DrawnPiece& piece = **it;
@@ -94,8 +106,9 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       const Line& line = piece.piece->lines[i];
       const Tool* tool = find_tool(project, line.tool);
       const QColor color = line_color(line.role, tool ? tool->ink : line.color, ground);
-      p.setPen(role_pen(line.role, color));
-      p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments);
+      QPen pen = role_pen(line.role, color);
+      if (dense) pen.setWidth(0);  // one pixel, without joins: many times faster than any other pen
+      p.setPen(pen);
       if (line.role == Role::print && line.filled) {
         QPainterPath area;
         area.setFillRule(line.path->fill_rule == FillRule::evenodd ? Qt::OddEvenFill : Qt::WindingFill);
@@ -127,6 +140,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
 void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, const std::vector<LineRef>& lines,
                      const QColor& color, double width_px) {
   std::size_t painted = 0;
+  const std::set<LineRef> wanted(lines.begin(), lines.end());
   QPolygonF pixels;
   p.save();
   p.setBrush(Qt::NoBrush);
@@ -136,7 +150,7 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
   for (const auto& piece : drawing.pieces) {
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       const LineRef ref{piece->piece->id, piece->piece->lines[i].id};
-      if (std::find(lines.begin(), lines.end(), ref) == lines.end()) continue;
+      if (!wanted.contains(ref)) continue;
       p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments / 4);
       for (const auto& chain : piece->flat->lines[i].chains) {
         to_pixels(view, piece->to_mat, chain, pixels);

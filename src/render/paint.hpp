@@ -12,11 +12,14 @@
 
 namespace dotlane {
 
-/// The mat with its dots, its edge and the usable border.
+/// The mat with its dots and a rim around it, so that it shows around sheets as large as itself.
 void paint_mat(QPainter& painter, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip);
 
 /// The sheets of one mat load in their stock's colour.
 void paint_sheets(QPainter& painter, const View& view, const Project& project, int load, const Theme& theme);
+
+/// The border inside which tools may work, above the sheets.
+void paint_usable_area(QPainter& painter, const View& view, const Machine& machine, const Theme& theme);
 
 struct LineOptions {
   int load = 0;                  ///< only pieces on sheets of this mat load; 0 = all
@@ -25,8 +28,8 @@ struct LineOptions {
   const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
 };
 
-/// Every line in its role's pattern. Points nearer than half a pixel to the last one painted are passed over, and above
-/// 60,000 painted segments lines lose their smooth edges. Returns the number of segments painted.
+/// Every line in its role's pattern. Points nearer than half a pixel to the last one painted are passed over. With more
+/// than 20,000 segments in sight, lines are one pixel wide and lose their smooth edges. Returns the number painted.
 std::size_t paint_lines(QPainter& painter, const View& view, const Project& project, const Drawing& drawing,
                         const Theme& theme, const LineOptions& options);
 

@@ -68,6 +68,7 @@ QImage sheet_image(const Project& project, const Derived& derived, const ExportS
   QPainter p(&image);
   if (!one) paint_mat(p, view, project.machine, theme, {});
   paint_sheets(p, view, project, one ? one->load : 0, theme);
+  if (!one) paint_usable_area(p, view, project.machine, theme);
   paint_lines(p, view, project, shown_drawing(project, derived, selection), theme, {});
   return image;
 }

@@ -212,4 +212,5 @@ TEST_CASE("picking finds the nearest line within reach") {
   CHECK(pick_line(d, {50, 40.4}, 1)->line == "sea");
   CHECK_FALSE(pick_line(d, {50, 45}, 1));
   CHECK(lines_inside(d, {25, 25, 75, 45}).size() == 2);
+  CHECK(lines_inside(d, {0, 0, 200, 200}) == std::vector<LineRef>{{1, ""}});
 }

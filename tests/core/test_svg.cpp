@@ -68,7 +68,7 @@ TEST_CASE("styles come from attributes, sheets, style attributes and parents") {
   CHECK_FALSE(line(art, "one").fill);
 }
 
-TEST_CASE("layers keep their names; text and pictures are reported") {
+TEST_CASE("layers keep their names, text and pictures are reported") {
   const Artwork art = art_of("13_layers_text.svg");
   CHECK(line(art, "t").layer == "Tower");
   CHECK(line(art, "f").layer == "Waves / Foam");

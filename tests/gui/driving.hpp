@@ -66,6 +66,7 @@ struct Opened {
   }
   /// Clicks the button as a person would: it must be there to be clicked.
   void click(const char* name) {
+    session().settle();
     QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
     QAbstractButton* visible = nullptr;
     for (auto* b : window.findChildren<QAbstractButton*>(QString::fromLatin1(name))) {

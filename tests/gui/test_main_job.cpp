@@ -37,6 +37,7 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
     wait_for([&] { return run.state() == State::paused || run.state() == State::over; });
     if (run.state() == State::over) break;
     ++pauses;
+    o.session().settle();  // the card shows itself when the events go round
     CHECK(o.find("pauseCard")->isVisible());
     if (pauses == 1) {
       // Saying that something else is loaded keeps it waiting and says why.
@@ -160,7 +161,7 @@ TEST_CASE("bringing in a drawing: assumed size asks, a broken file says one line
   CHECK(o.project() == before);
 }
 
-TEST_CASE("closing with unsaved changes asks; staying keeps the window") {
+TEST_CASE("closing with unsaved changes asks, staying keeps the window") {
   Opened o;
   o.session().select({{o.project().pieces.front()->id, ""}});
   o.press(Qt::Key_Right);
@@ -180,9 +181,11 @@ TEST_CASE("the job is exported from the window in every format") {
   for (const char* ending : {"svg", "hpgl", "pdf", "png"}) {
     o.answers.save = folder.filePath(QStringLiteral("job.") + QString::fromLatin1(ending));
     o.window.actions().find(QStringLiteral("export"))->trigger();
+    o.session().settle();
     CHECK(QFileInfo(o.answers.save).size() > 500);
   }
   o.answers.save = folder.filePath(QStringLiteral("job.docx"));
   o.window.actions().find(QStringLiteral("export"))->trigger();
+  o.session().settle();
   CHECK(o.find<Notice>("notice")->message().contains(QStringLiteral("choose one of the endings")));
 }

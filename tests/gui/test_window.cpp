@@ -74,7 +74,7 @@ TEST_CASE("typing a width resizes live, keeps proportions, takes other units, an
   CHECK_FALSE(o.session().canUndo());
 }
 
-TEST_CASE("arrow keys nudge by 1, 10 and 0.1 mm; letters give roles") {
+TEST_CASE("arrow keys nudge by 1, 10 and 0.1 mm, letters give roles") {
   Opened o;
   o.session().select({{o.piece("Cliff").id, ""}});
   const double x = bounds_on_mat(o.piece("Cliff")).x0;

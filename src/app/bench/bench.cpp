@@ -110,7 +110,7 @@ void Bench::zoomToFit() {
   }
   if (!sheets.empty()) box.add(sheets);
   box.add(art);
-  setView(View::fitting(box, canvas(), 18));
+  setView(View::fitting(box, canvas(), 24));
   fitted_ = true;
 }
 
@@ -216,6 +216,7 @@ void Bench::paintArt(QPainter& p) {
       QPainter painter(&image);
       paint_mat(painter, view, project.machine, theme, QRectF(QPointF(), QSizeF(size)));
       paint_sheets(painter, view, project, options.load, theme);
+      paint_usable_area(painter, view, project.machine, theme);
       paint_lines(painter, view, project, drawing, theme, options);
       return image;
     }
@@ -394,6 +395,7 @@ void Bench::paintEvent(QPaintEvent*) {
       if (other.load == load_ && other.id != sheet.id && other.area.overlaps({sheet.area.x0, sheet.area.y1, sheet.area.x1, label_end})) below = false;
     }
     p.setPen(below ? theme().quiet : (stock && luminance(stock->color) < 0.3 ? QColor("#DCE3DE") : QColor("#5F5A52")));
+    if (below) p.fillRect(QRectF(r.left(), r.bottom() + 5, p.fontMetrics().horizontalAdvance(name), 14), theme().mat);
     p.drawText(QRectF(r.left() + (below ? 0 : 8), below ? r.bottom() + 3 : r.bottom() - 21, r.width(), 18), Qt::AlignLeft | Qt::AlignVCenter, name);
   }
   paintSelection(p);

@@ -195,15 +195,12 @@ void Ledger::addButtons(const Actions& actions) {
 void Ledger::followSession() {
   if (following_) return;
   following_ = true;
-  QItemSelection picked;
-  for (const auto& ref : session_.selection()) {
-    const QModelIndex index = model_->indexOf(ref);
-    if (!index.isValid()) continue;
-    if (index.parent().isValid()) tree_->expand(index.parent());
-    picked.select(index, index);
+  const QItemSelection picked = model_->selectionOf(session_.selection());
+  for (const auto& range : picked) {
+    if (range.parent().isValid()) tree_->expand(range.parent());
   }
   tree_->selectionModel()->select(picked, QItemSelectionModel::ClearAndSelect);
-  if (!picked.isEmpty()) tree_->scrollTo(picked.indexes().front());
+  if (!picked.isEmpty()) tree_->scrollTo(picked.front().topLeft());
   following_ = false;
 }
 

@@ -1,5 +1,7 @@
 #include "app/ledger/ledger_model.hpp"
 
+#include <set>
+
 #include "app/units.hpp"
 
 namespace dotlane {
@@ -83,15 +85,24 @@ Qt::ItemFlags LedgerModel::flags(const QModelIndex& index) const {
   return Qt::ItemIsEnabled | Qt::ItemIsSelectable;
 }
 
-QModelIndex LedgerModel::indexOf(const LineRef& ref) const {
+QItemSelection LedgerModel::selectionOf(const std::vector<LineRef>& refs) const {
+  const std::set<LineRef> wanted(refs.begin(), refs.end());
+  QItemSelection out;
   for (std::size_t i = 0; i < rows_.size(); ++i) {
-    if (rows_[i].piece != ref.piece || !rows_[i].stock.empty()) continue;
+    if (!rows_[i].stock.empty()) continue;
     const QModelIndex top = index(static_cast<int>(i), 0, {});
-    if (ref.line.empty()) return top;
-    const auto at = std::find(rows_[i].lines.begin(), rows_[i].lines.end(), ref.line);
-    if (at != rows_[i].lines.end()) return index(static_cast<int>(at - rows_[i].lines.begin()), 0, top);
+    if (wanted.contains({rows_[i].piece, ""})) out.select(top, top);
+    const auto first = wanted.lower_bound({rows_[i].piece, " "});
+    if (first == wanted.end() || first->piece != rows_[i].piece) continue;
+    const auto& lines = rows_[i].lines;
+    for (std::size_t from = 0; from < lines.size(); ++from) {
+      std::size_t to = from;
+      while (to < lines.size() && wanted.contains({rows_[i].piece, lines[to]})) ++to;
+      if (to > from) out.select(index(static_cast<int>(from), 0, top), index(static_cast<int>(to) - 1, 0, top));
+      from = std::max(from, to);
+    }
   }
-  return {};
+  return out;
 }
 
 LineRef LedgerModel::refAt(const QModelIndex& index) const {

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QAbstractItemModel>
+#include <QItemSelection>
 
 #include "app/session.hpp"
 
@@ -22,7 +23,8 @@ class LedgerModel : public QAbstractItemModel {
   [[nodiscard]] QVariant data(const QModelIndex& index, int role) const override;
   [[nodiscard]] Qt::ItemFlags flags(const QModelIndex& index) const override;
 
-  [[nodiscard]] QModelIndex indexOf(const LineRef& ref) const;
+  /// The rows of these pieces and lines, neighbours gathered into ranges.
+  [[nodiscard]] QItemSelection selectionOf(const std::vector<LineRef>& refs) const;
   [[nodiscard]] LineRef refAt(const QModelIndex& index) const;
   [[nodiscard]] const Session& session() const { return session_; }
 

@@ -178,7 +178,7 @@ void RunPanel::buildReady() {
   contents_->addWidget(scale);
   addButton(errors > 0 ? tr("Rehearse anyway") : tr("Rehearse on the simulated cutter"), "primary", "startRun", contents_, [this, scale] {
     run_.setTimeScale(scale->currentData().toDouble());
-    run_.start();
+    session_.whenDerived([this] { run_.start(); });
   });
 }
 

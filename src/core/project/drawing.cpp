@@ -1,6 +1,7 @@
 #include "core/project/drawing.hpp"
 
 #include <algorithm>
+#include <set>
 
 #include "core/geometry/measure.hpp"
 
@@ -125,6 +126,10 @@ std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach) {
 std::vector<LineRef> lines_inside(const Drawing& drawing, const Box& box) {
   std::vector<LineRef> out;
   for (const auto& piece : drawing.pieces) {
+    if (!piece->bounds.empty() && box.contains(piece->bounds)) {
+      out.push_back({piece->piece->id, ""});
+      continue;
+    }
     for (std::size_t i = 0; i < piece->line_bounds.size(); ++i) {
       if (!piece->line_bounds[i].empty() && box.contains(piece->line_bounds[i])) {
         out.push_back({piece->piece->id, piece->piece->lines[i].id});
@@ -136,16 +141,17 @@ std::vector<LineRef> lines_inside(const Drawing& drawing, const Box& box) {
 
 Box bounds_of(const Drawing& drawing, const std::vector<LineRef>& lines) {
   Box out;
+  const std::set<LineRef> wanted(lines.begin(), lines.end());
   for (const auto& piece : drawing.pieces) {
-    for (const auto& ref : lines) {
-      if (ref.piece != piece->piece->id) continue;
-      if (ref.line.empty()) {
-        out.add(piece->bounds);
-        continue;
-      }
-      for (std::size_t i = 0; i < piece->line_bounds.size(); ++i) {
-        if (piece->piece->lines[i].id == ref.line) out.add(piece->line_bounds[i]);
-      }
+    const int id = piece->piece->id;
+    if (wanted.contains({id, ""})) {
+      out.add(piece->bounds);
+      continue;
+    }
+    const auto first = wanted.lower_bound({id, ""});
+    if (first == wanted.end() || first->piece != id) continue;
+    for (std::size_t i = 0; i < piece->line_bounds.size(); ++i) {
+      if (wanted.contains({id, piece->piece->lines[i].id})) out.add(piece->line_bounds[i]);
     }
   }
   return out;

@@ -69,7 +69,7 @@ inline constexpr double kFlatness = 0.01;
 /// The line whose drawn course passes nearest to `at`, if one does within `reach` mm; upper layers win ties.
 [[nodiscard]] std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach);
 
-/// All lines that lie wholly inside the box.
+/// All lines that lie wholly inside the box; a piece that does is one reference with an empty line id.
 [[nodiscard]] std::vector<LineRef> lines_inside(const Drawing& drawing, const Box& box);
 
 /// The bounds of these lines on the mat; of whole pieces where a reference has an empty line id.
