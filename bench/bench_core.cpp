@@ -17,7 +17,8 @@ namespace {
 std::string big_svg(int segments) {
   std::mt19937 random(7);
   std::uniform_real_distribution<double> at(10, 290), step(-2, 2);
-  std::string out = R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#1f6f78">)";
+  std::string out =
+      R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#1f6f78">)";
   for (int i = 0; i < segments; i += 100) {
     double x = at(random), y = at(random);
     out += "<path d=\"M" + rounded_text(x, 3) + " " + rounded_text(y, 3);
@@ -32,11 +33,13 @@ std::string big_svg(int segments) {
 
 /// A project with this many small closed contours to cut, one in four with a hole.
 Project many_contours(int count) {
-  std::string svg = R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#000">)";
+  std::string svg =
+      R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#000">)";
   const int across = static_cast<int>(std::ceil(std::sqrt(count)));
   for (int i = 0; i < count; ++i) {
     const double pitch = 280.0 / across, x = 10 + pitch * (i % across), y = 10 + pitch * (i / across);
-    svg += "<circle cx=\"" + rounded_text(x, 3) + "\" cy=\"" + rounded_text(y, 3) + "\" r=\"" + rounded_text(pitch * (i % 4 ? 0.4 : 0.1), 3) + "\"/>";
+    svg += "<circle cx=\"" + rounded_text(x, 3) + "\" cy=\"" + rounded_text(y, 3) + "\" r=\"" +
+           rounded_text(pitch * (i % 4 ? 0.4 : 0.1), 3) + "\"/>";
   }
   const auto art = read_svg(svg + "</svg>", "contours.svg");
   return add_artwork(new_project("bench"), *art, "contours.svg");

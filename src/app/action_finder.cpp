@@ -33,7 +33,8 @@ void ActionFinder::refill() {
   const QStringList words = text().toLower().split(QLatin1Char(' '), Qt::SkipEmptyParts);
   for (QAction* action : actions_.all()) {
     QString name = action->text();
-    const bool fits = std::all_of(words.begin(), words.end(), [&](const QString& w) { return name.toLower().contains(w); });
+    const bool fits =
+        std::all_of(words.begin(), words.end(), [&](const QString& w) { return name.toLower().contains(w); });
     if (!fits) continue;
     auto* item = new QListWidgetItem(list_);
     const QString keys = action->shortcut().toString(QKeySequence::NativeText);
@@ -46,10 +47,11 @@ void ActionFinder::refill() {
     none->setFlags(Qt::NoItemFlags);
   }
   list_->setCurrentRow(0);
-  list_->setStyleSheet(QStringLiteral("QListWidget { background: %1; border: 1px solid %2; border-radius: 8px; padding: 4px; }"
-                                      "QListWidget::item { padding: 5px 8px; border-radius: 5px; }"
-                                      "QListWidget::item:selected { background: %3; color: %4; }")
-                           .arg(theme().panel.name(), theme().hairline.name(), theme().accent_soft.name(), theme().ink.name()));
+  list_->setStyleSheet(
+      QStringLiteral("QListWidget { background: %1; border: 1px solid %2; border-radius: 8px; padding: 4px; }"
+                     "QListWidget::item { padding: 5px 8px; border-radius: 5px; }"
+                     "QListWidget::item:selected { background: %3; color: %4; }")
+          .arg(theme().panel.name(), theme().hairline.name(), theme().accent_soft.name(), theme().ink.name()));
   const QPoint below = mapTo(window(), QPoint(width() - 340, height() + 6));
   list_->setGeometry(below.x(), below.y(), 340, std::min(420, 34 * std::max(1, list_->count()) + 12));
   list_->raise();
@@ -72,15 +74,20 @@ void ActionFinder::keyPressEvent(QKeyEvent* event) {
       if (!list_->isVisible()) refill();
       list_->setCurrentRow(std::min(row + 1, list_->count() - 1));
       break;
-    case Qt::Key_Up: list_->setCurrentRow(std::max(row - 1, 0)); break;
+    case Qt::Key_Up:
+      list_->setCurrentRow(std::max(row - 1, 0));
+      break;
     case Qt::Key_Return:
-    case Qt::Key_Enter: runCurrent(); break;
+    case Qt::Key_Enter:
+      runCurrent();
+      break;
     case Qt::Key_Escape:
       list_->hide();
       clear();
       clearFocus();
       break;
-    default: QLineEdit::keyPressEvent(event);
+    default:
+      QLineEdit::keyPressEvent(event);
   }
 }
 

@@ -25,9 +25,12 @@ Dialogs::Answer Dialogs::askToSave(QWidget* parent, const QString& project) {
   box.setText(QObject::tr("“%1” has changes that are not saved.").arg(project));
   box.setStandardButtons(QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel);
   switch (box.exec()) {
-    case QMessageBox::Save: return Answer::save;
-    case QMessageBox::Discard: return Answer::discard;
-    default: return Answer::cancel;
+    case QMessageBox::Save:
+      return Answer::save;
+    case QMessageBox::Discard:
+      return Answer::discard;
+    default:
+      return Answer::cancel;
   }
 }
 

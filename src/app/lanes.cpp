@@ -29,7 +29,9 @@ double axis_step(double seconds, double width) {
 Lanes::Lanes(Session& session, QWidget* parent) : QAbstractScrollArea(parent), session_(session) {
   setObjectName(QStringLiteral("lanes"));
   setAccessibleName(tr("Lanes: the passes along time"));
-  setAccessibleDescription(tr("Left and right move the play head, up and down pick a pass, Ctrl with left or right moves it earlier or later."));
+  setAccessibleDescription(
+      tr("Left and right move the play head, up and down pick a pass, Ctrl with left or right moves it earlier or "
+         "later."));
   set_kind(this, "bottom");
   setFrameShape(QFrame::NoFrame);
   setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -113,8 +115,9 @@ void Lanes::paintEvent(QPaintEvent*) {
     p.drawText(QPointF(16, 24), tr("Lanes"));
     p.setFont(ui_font(13));
     p.drawText(QRectF(0, 0, viewport()->width(), height), Qt::AlignCenter,
-               project.pieces.empty() ? tr("The passes appear here, along time, as soon as lines have roles.")
-                                      : tr("No line has a role that a tool carries out. Select lines and give them one."));
+               project.pieces.empty()
+                   ? tr("The passes appear here, along time, as soon as lines have roles.")
+                   : tr("No line has a role that a tool carries out. Select lines and give them one."));
     return;
   }
   // Head line and axis.
@@ -126,8 +129,8 @@ void Lanes::paintEvent(QPaintEvent*) {
   p.setPen(t.ink);
   p.drawText(QRectF(66, 8, kLeft - 80, 22), Qt::AlignVCenter,
              QStringLiteral("%1  ·  %2  ·  %3")
-                 .arg(counted(passes.size(), tr("pass"), tr("passes")), counted(plan_now.pauses.size(), tr("pause"), tr("pauses")),
-                      time_text(plan_now.seconds)));
+                 .arg(counted(passes.size(), tr("pass"), tr("passes")),
+                      counted(plan_now.pauses.size(), tr("pause"), tr("pauses")), time_text(plan_now.seconds)));
   const double step = axis_step(plan_now.seconds, viewport()->width() - kLeft - kRight);
   p.setFont(ui_font(10.5));
   QColor grid = t.hairline;
@@ -137,7 +140,10 @@ void Lanes::paintEvent(QPaintEvent*) {
     p.setPen(QPen(grid, 1));
     p.drawLine(QPointF(x, kTop - 8), QPointF(x, height - 4));
     p.setPen(t.quiet);
-    const QString label = step < 60 ? (s < 60 ? QStringLiteral("%1 s").arg(s) : QStringLiteral("%1:%2").arg(static_cast<int>(s) / 60).arg(static_cast<int>(s) % 60, 2, 10, QLatin1Char('0')))
+    const QString label = step < 60 ? (s < 60 ? QStringLiteral("%1 s").arg(s)
+                                              : QStringLiteral("%1:%2")
+                                                    .arg(static_cast<int>(s) / 60)
+                                                    .arg(static_cast<int>(s) % 60, 2, 10, QLatin1Char('0')))
                                     : (s == 0 ? tr("0 min") : QLocale().toString(s / 60, 'f', 0));
     p.drawText(QRectF(x - 30, 16, 60, 16), Qt::AlignCenter, label);
   }
@@ -159,15 +165,17 @@ void Lanes::paintEvent(QPaintEvent*) {
     const QRectF block = blockOf(static_cast<int>(i) + 1);
     const Tool* tool = find_tool(project, pass.tool);
     const QColor color = line_color(pass.role, tool ? tool->ink : Color{}, to_color(t.panel));
-    const bool first = std::find(lane_of_.begin(), lane_of_.end(), lane_of_[i]) - lane_of_.begin() == static_cast<std::ptrdiff_t>(i);
+    const bool first =
+        std::find(lane_of_.begin(), lane_of_.end(), lane_of_[i]) - lane_of_.begin() == static_cast<std::ptrdiff_t>(i);
     if (first) {
       const double y = block.center().y();
       paint_holder(p, QRectF(16, y - 10, 20, 20), pass.holder, t);
       paint_role_glyph(p, {51, y}, pass.role, color, 10);
       p.setFont(ui_font(12.5));
       p.setPen(t.ink);
-      p.drawText(QRectF(66, y - 11, kLeft - 84, 22), Qt::AlignVCenter,
-                 p.fontMetrics().elidedText(tool_name(project, pass.tool), Qt::ElideRight, static_cast<int>(kLeft) - 84));
+      p.drawText(
+          QRectF(66, y - 11, kLeft - 84, 22), Qt::AlignVCenter,
+          p.fontMetrics().elidedText(tool_name(project, pass.tool), Qt::ElideRight, static_cast<int>(kLeft) - 84));
       QPen dots(t.hairline, 1, Qt::CustomDashLine);
       dots.setDashPattern({1, 5});
       p.setPen(dots);
@@ -197,7 +205,10 @@ void Lanes::paintEvent(QPaintEvent*) {
     }
     QString text = QStringLiteral("%1 %2").arg(role_name(pass.role), run_length_text(pass.length_mm, project.unit));
     if (pass.repeats > 1) text += QStringLiteral("  ·  ") + tr("%1 repeats").arg(pass.repeats);
-    const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3 mm/s").arg(time_text(pass.seconds)).arg(std::lround(pass.force_gf)).arg(std::lround(pass.speed_mm_s));
+    const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3 mm/s")
+                                    .arg(time_text(pass.seconds))
+                                    .arg(std::lround(pass.force_gf))
+                                    .arg(std::lround(pass.speed_mm_s));
     p.setFont(ui_font(11.5));
     p.setPen(t.ink);
     const QFontMetrics metrics = p.fontMetrics();
@@ -211,7 +222,8 @@ void Lanes::paintEvent(QPaintEvent*) {
       if (j < i) before = std::max(before, other.right());
     }
     if (metrics.horizontalAdvance(more) < inside || metrics.horizontalAdvance(text) < inside) {
-      p.drawText(block.adjusted(8, -1, 0, -2), Qt::AlignVCenter, metrics.horizontalAdvance(more) < inside ? more : text);
+      p.drawText(block.adjusted(8, -1, 0, -2), Qt::AlignVCenter,
+                 metrics.horizontalAdvance(more) < inside ? more : text);
     } else {
       for (const QString& words : {more, text}) {
         const double w = metrics.horizontalAdvance(words) + 8;
@@ -234,7 +246,9 @@ void Lanes::paintEvent(QPaintEvent*) {
     p.setBrush(t.ink);
     p.drawPolygon(QPolygonF{QPointF(x - 6, 30), QPointF(x + 6, 30), QPointF(x, 38)});
     p.setFont(ui_font(10.5, true));
-    const QString now = QStringLiteral("%1:%2").arg(static_cast<int>(time_) / 60).arg(static_cast<int>(time_) % 60, 2, 10, QLatin1Char('0'));
+    const QString now = QStringLiteral("%1:%2")
+                            .arg(static_cast<int>(time_) / 60)
+                            .arg(static_cast<int>(time_) % 60, 2, 10, QLatin1Char('0'));
     const QRectF tag(x - 20, 13, 40, 17);
     p.setBrush(t.ink);
     p.drawRoundedRect(tag, 5, 5);
@@ -286,7 +300,9 @@ void Lanes::mouseMoveEvent(QMouseEvent* event) {
       const Pass& pass = plan().passes[static_cast<std::size_t>(over) - 1];
       viewport()->setToolTip(tr("%1, %2: %3 gf, %4 mm/s, %5")
                                  .arg(role_name(pass.role), tool_name(session_.project(), pass.tool))
-                                 .arg(std::lround(pass.force_gf)).arg(std::lround(pass.speed_mm_s)).arg(time_text(pass.seconds)));
+                                 .arg(std::lround(pass.force_gf))
+                                 .arg(std::lround(pass.speed_mm_s))
+                                 .arg(time_text(pass.seconds)));
     } else {
       viewport()->setToolTip({});
     }

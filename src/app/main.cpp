@@ -13,10 +13,13 @@ int main(int argc, char** argv) {
   QApplication::setApplicationDisplayName(QStringLiteral("Dot Lane"));
   QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
   QCommandLineParser options;
-  options.setApplicationDescription(QApplication::translate("main", "Plans and rehearses multi-tool jobs for a small craft cutter."));
+  options.setApplicationDescription(
+      QApplication::translate("main", "Plans and rehearses multi-tool jobs for a small craft cutter."));
   options.addHelpOption();
   options.addVersionOption();
-  options.addPositionalArgument(QStringLiteral("files"), QApplication::translate("main", "A project to open, or drawings to bring in."), QStringLiteral("[files...]"));
+  options.addPositionalArgument(QStringLiteral("files"),
+                                QApplication::translate("main", "A project to open, or drawings to bring in."),
+                                QStringLiteral("[files...]"));
   options.process(app);
   dotlane::use_theme(QSettings().value(QStringLiteral("dark"), false).toBool());
   dotlane::MainWindow window;

@@ -114,7 +114,10 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
       for (const double per_inch : {96.0, 90.0, 72.0}) {
         const double s = piece->source.per_inch / per_inch;
         const Box scaled{0, 0, box.width() * s, box.height() * s};
-        choices.push_back({tr("%1 per inch: %2 %3").arg(per_inch).arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)), [this, id, per_inch] {
+        choices.push_back({tr("%1 per inch: %2 %3")
+                               .arg(per_inch)
+                               .arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)),
+                           [this, id, per_inch] {
                              session_.commit(settle_size(session_.project(), id, per_inch), tr("Settle the size"));
                            }});
       }
@@ -124,12 +127,17 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     if (!piece->source.notes.empty()) {
       notice_->say(qs(piece->source.notes.front().message), piece->source.notes.front().severity != Severity::info);
     } else {
-      notice_->say(tr("%1: the roles of its lines were guessed. Confirm them in the recipe or in Second look.").arg(qs(piece->name)), false);
+      notice_->say(tr("%1: the roles of its lines were guessed. Confirm them in the recipe or in Second look.")
+                       .arg(qs(piece->name)),
+                   false);
     }
   });
   connect(&session_, &Session::changed, this, &MainWindow::updateActions);
   connect(&session_, &Session::selectionChanged, this, &MainWindow::updateActions);
-  connect(&session_, &Session::fileChanged, this, [this] { setWindowTitle(qs(session_.project().name) + (session_.modified() ? tr(" (changed)") : QString()) + tr(" – Dot Lane")); });
+  connect(&session_, &Session::fileChanged, this, [this] {
+    setWindowTitle(qs(session_.project().name) + (session_.modified() ? tr(" (changed)") : QString()) +
+                   tr(" – Dot Lane"));
+  });
   watchRun();
   updateActions();
   setStage(Stage::draft);
@@ -145,10 +153,12 @@ void MainWindow::watchRun() {
     lanes_->setLocked(run_->active());
     lanes_->setTime(state == State::idle ? -1 : run_->planTime());
     if (state != State::idle) bench_->setScrub(-1), bench_->moveHead(run_->head());
-    top_->setRunState(state == State::idle ? QString() : state == State::over ? tr("%1").arg(run_->record().outcome == Outcome::done ? tr("done") : tr("stopped"))
-                      : state == State::paused                                ? tr("hands needed")
-                      : state == State::held                                  ? tr("held")
-                                                                              : tr("running"));
+    top_->setRunState(state == State::idle ? QString()
+                      : state == State::over
+                          ? tr("%1").arg(run_->record().outcome == Outcome::done ? tr("done") : tr("stopped"))
+                      : state == State::paused ? tr("hands needed")
+                      : state == State::held   ? tr("held")
+                                               : tr("running"));
     if (state == State::paused) setStage(Stage::run);
     updateActions();
   });
@@ -190,9 +200,12 @@ void MainWindow::addFileActions() {
   actions_.add("save", tr("Save"), QKeySequence::Save, [this] { save(false); });
   actions_.add("save-as", tr("Save under another name…"), Qt::CTRL | Qt::SHIFT | Qt::Key_S, [this] { save(true); });
   actions_.add("export", tr("Export the job: SVG, HPGL, PDF or PNG…"), Qt::CTRL | Qt::Key_E, [this] {
-    const QString base = session_.path().isEmpty() ? qs(session_.project().name) : QFileInfo(session_.path()).path() + QLatin1Char('/') + QFileInfo(session_.path()).completeBaseName();
+    const QString base = session_.path().isEmpty() ? qs(session_.project().name)
+                                                   : QFileInfo(session_.path()).path() + QLatin1Char('/') +
+                                                         QFileInfo(session_.path()).completeBaseName();
     const QString path = dialogs().saveFile(this, tr("Export the job"), base + QStringLiteral(".svg"),
-                                            tr("SVG, one group a pass (*.svg);;HPGL for a cutter (*.hpgl *.plt);;True-scale pages (*.pdf);;Picture of the sheets (*.png)"));
+                                            tr("SVG, one group a pass (*.svg);;HPGL for a cutter (*.hpgl "
+                                               "*.plt);;True-scale pages (*.pdf);;Picture of the sheets (*.png)"));
     if (!path.isEmpty()) exportTo(path);
   });
   actions_.add("close", tr("Close the window"), QKeySequence::Close, [this] { close(); });
@@ -226,7 +239,8 @@ void MainWindow::offerRecovery(const QString& path) {
   const QDateTime when = QFileInfo(aside).lastModified();
   auto ask = [this, aside, path, when] {
     notice_->ask(tr("Unsaved work from %1 was found.").arg(QLocale().toString(when, QLocale::ShortFormat)),
-                 {{tr("Take it up"), [this, aside, path] {
+                 {{tr("Take it up"),
+                   [this, aside, path] {
                      session_.recover(aside, path);
                      QFile::remove(aside);
                    }},
@@ -236,14 +250,18 @@ void MainWindow::offerRecovery(const QString& path) {
     ask();
   } else {
     // Once the saved file is here; the connection ends with its first use.
-    connect(&session_, &Session::opened, notice_, [ask] { ask(); }, static_cast<Qt::ConnectionType>(Qt::QueuedConnection | Qt::SingleShotConnection));
+    connect(
+        &session_, &Session::opened, notice_, [ask] { ask(); },
+        static_cast<Qt::ConnectionType>(Qt::QueuedConnection | Qt::SingleShotConnection));
   }
 }
 
 void MainWindow::save(bool as, std::function<void(bool)> then) {
   QString path = session_.path();
   if (as || path.isEmpty()) {
-    path = dialogs().saveFile(this, tr("Save the project"), path.isEmpty() ? qs(session_.project().name) + QStringLiteral(".dotlane") : path, project_filter());
+    path = dialogs().saveFile(this, tr("Save the project"),
+                              path.isEmpty() ? qs(session_.project().name) + QStringLiteral(".dotlane") : path,
+                              project_filter());
     if (path.isEmpty()) {
       if (then) then(false);
       return;
@@ -264,8 +282,11 @@ void MainWindow::afterSaving(const std::function<void()>& then) {
         if (ok) then();
       });
       break;
-    case Dialogs::Answer::discard: then(); break;
-    case Dialogs::Answer::cancel: break;
+    case Dialogs::Answer::discard:
+      then();
+      break;
+    case Dialogs::Answer::cancel:
+      break;
   }
 }
 
@@ -279,7 +300,8 @@ void MainWindow::closeEvent(QCloseEvent* event) {
   event->ignore();
   afterSaving([this] {
     closing_ = true;
-    QMetaObject::invokeMethod(this, [this] { close(); }, Qt::QueuedConnection);
+    QMetaObject::invokeMethod(
+        this, [this] { close(); }, Qt::QueuedConnection);
   });
 }
 
@@ -295,9 +317,11 @@ Result<void> write_export(const Project& project, const Derived& derived, const 
   } else if (ending == QStringLiteral("pdf")) {
     done = write_sheet_pdf(project, derived, {}, path);
   } else if (ending == QStringLiteral("png")) {
-    if (!sheet_image(project, derived, {}, 8).save(path)) done = fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
+    if (!sheet_image(project, derived, {}, 8).save(path))
+      done = fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
   } else {
-    done = fail(ErrorKind::bad_request, "choose one of the endings .svg, .hpgl, .plt, .pdf or .png", path.toStdString());
+    done =
+        fail(ErrorKind::bad_request, "choose one of the endings .svg, .hpgl, .plt, .pdf or .png", path.toStdString());
   }
   return done;
 }
@@ -309,7 +333,9 @@ void MainWindow::exportTo(const QString& path) {
     session_.aside([this, path, project = session_.project(), derived = session_.derived()] {
       const auto done = write_export(project, derived, path);
       const QString line = done ? QString() : qs(done.error().line());
-      return [this, path, line] { notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty()); };
+      return [this, path, line] {
+        notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty());
+      };
     });
   });
 }
@@ -327,7 +353,8 @@ void MainWindow::remember(const QString& path) {
 void MainWindow::fillProjectMenu() {
   QMenu* menu = top_->menu();
   menu->clear();
-  for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export"}) menu->addAction(actions_.find(QString::fromLatin1(id)));
+  for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export"})
+    menu->addAction(actions_.find(QString::fromLatin1(id)));
   const QStringList recent = QSettings().value(QStringLiteral("recent")).toStringList();
   menu->addSeparator();
   QAction* heading = menu->addAction(recent.isEmpty() ? tr("No recent projects") : tr("Recent projects"));
@@ -351,9 +378,8 @@ void MainWindow::addEditActions() {
     for (const auto& piece : session_.project().pieces) all.push_back({piece->id, ""});
     session_.select(std::move(all));
   });
-  actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete), [this] {
-    session_.commit(remove_lines(session_.project(), session_.selectedLines()), tr("Remove"));
-  });
+  actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete),
+               [this] { session_.commit(remove_lines(session_.project(), session_.selectedLines()), tr("Remove")); });
   actions_.add("duplicate", tr("Duplicate the piece"), Qt::CTRL | Qt::Key_D, [this] {
     Project next = session_.project();
     std::vector<LineRef> copies;
@@ -402,7 +428,8 @@ void MainWindow::addEditActions() {
   });
   actions_.add("confirm-roles", tr("Confirm all guessed roles"), Qt::CTRL | Qt::Key_K, [this] {
     Project next = session_.project();
-    for (const auto& piece : session_.project().pieces) next = confirm_roles(std::move(next), lines_of_piece(next, piece->id));
+    for (const auto& piece : session_.project().pieces)
+      next = confirm_roles(std::move(next), lines_of_piece(next, piece->id));
     session_.commit(std::move(next), tr("Confirm the roles"));
   });
   actions_.add("mirror", tr("Mirror the whole job, or not"), Qt::CTRL | Qt::Key_M, [this] {
@@ -410,12 +437,16 @@ void MainWindow::addEditActions() {
     next.plan.mirrored = !next.plan.mirrored;
     session_.commit(std::move(next), next.plan.mirrored ? tr("Mirror the job") : tr("Do not mirror the job"));
   });
-  static constexpr std::pair<Role, int> keys[] = {{Role::cut, Qt::Key_C},     {Role::score, Qt::Key_S}, {Role::draw, Qt::Key_D}, {Role::foil, Qt::Key_F},
-                                                  {Role::engrave, Qt::Key_E}, {Role::print, Qt::Key_P}, {Role::guide, Qt::Key_G}};
+  static constexpr std::pair<Role, int> keys[] = {
+      {Role::cut, Qt::Key_C},     {Role::score, Qt::Key_S}, {Role::draw, Qt::Key_D}, {Role::foil, Qt::Key_F},
+      {Role::engrave, Qt::Key_E}, {Role::print, Qt::Key_P}, {Role::guide, Qt::Key_G}};
   for (QWidget* place : {static_cast<QWidget*>(bench_), static_cast<QWidget*>(ledger_)}) {
     for (const auto& [role, key] : keys) {
       const QString id = (place == bench_ ? QStringLiteral("role-") : QStringLiteral("ledger-role-")) + qs(word(role));
-      auto run = [this, r = role] { session_.commit(assign_role(session_.project(), session_.selectedLines(), r), tr("Make it %1").arg(role_name(r))); };
+      auto run = [this, r = role] {
+        session_.commit(assign_role(session_.project(), session_.selectedLines(), r),
+                        tr("Make it %1").arg(role_name(r)));
+      };
       if (place == bench_) {
         actions_.add(id, tr("Make the selected lines %1").arg(role_name(role)), QKeySequence(key), run, place);
       } else {
@@ -439,7 +470,9 @@ void MainWindow::updateActions() {
   redo->setEnabled(session_.canRedo());
   redo->setText(session_.canRedo() ? tr("Redo: %1").arg(session_.redoLabel()) : tr("Redo"));
   const bool any = !session_.selection().empty(), some = !session_.project().pieces.empty();
-  for (const char* id : {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection"}) enable(id, any);
+  for (const char* id :
+       {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection"})
+    enable(id, any);
   for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
   enable("run-start", some && !run_->active());
@@ -451,14 +484,18 @@ void MainWindow::updateActions() {
 void MainWindow::addViewActions() {
   actions_.add("find-action", tr("Find an action"), Qt::CTRL | Qt::Key_Space, [this] { top_->finder()->begin(); });
   actions_.add("zoom-fit", tr("Zoom to fit"), Qt::CTRL | Qt::Key_0, [this] { bench_->zoomToFit(); });
-  actions_.add("zoom-selection", tr("Zoom to what is selected"), Qt::CTRL | Qt::Key_9, [this] { bench_->zoomToSelection(); });
-  actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn, [this] { bench_->zoomBy(1.25, QRectF(bench_->rect()).center()); });
-  actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut, [this] { bench_->zoomBy(1 / 1.25, QRectF(bench_->rect()).center()); });
+  actions_.add("zoom-selection", tr("Zoom to what is selected"), Qt::CTRL | Qt::Key_9,
+               [this] { bench_->zoomToSelection(); });
+  actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn,
+               [this] { bench_->zoomBy(1.25, QRectF(bench_->rect()).center()); });
+  actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut,
+               [this] { bench_->zoomBy(1 / 1.25, QRectF(bench_->rect()).center()); });
   actions_.add("stage-draft", tr("Go to Draft"), Qt::ALT | Qt::Key_1, [this] { setStage(Stage::draft); });
   actions_.add("stage-sheets", tr("Go to Sheets"), Qt::ALT | Qt::Key_2, [this] { setStage(Stage::sheets); });
   actions_.add("stage-passes", tr("Go to Passes"), Qt::ALT | Qt::Key_3, [this] { setStage(Stage::passes); });
   actions_.add("stage-run", tr("Go to Run"), Qt::ALT | Qt::Key_4, [this] { setStage(Stage::run); });
-  actions_.add("second-look", tr("Second look: the findings"), Qt::ALT | Qt::Key_5, [this] { showSecondLook(!look_open_); });
+  actions_.add("second-look", tr("Second look: the findings"), Qt::ALT | Qt::Key_5,
+               [this] { showSecondLook(!look_open_); });
   actions_.add("unit", tr("Switch between millimetres and inches"), Qt::CTRL | Qt::Key_U, [this] {
     Project next = session_.project();
     next.unit = next.unit == LengthUnit::mm ? LengthUnit::inch : LengthUnit::mm;

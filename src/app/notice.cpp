@@ -55,6 +55,8 @@ void Notice::say(const QString& message, bool problem) {
 
 void Notice::ask(const QString& message, std::vector<Choice> choices) { show(message, "hands", std::move(choices), 0); }
 
-void Notice::busy(const QString& message, std::function<void()> cancel) { show(message + QStringLiteral(" …"), "card", {{tr("Cancel"), std::move(cancel)}}, 0); }
+void Notice::busy(const QString& message, std::function<void()> cancel) {
+  show(message + QStringLiteral(" …"), "card", {{tr("Cancel"), std::move(cancel)}}, 0);
+}
 
 }  // namespace dotlane

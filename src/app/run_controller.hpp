@@ -20,7 +20,7 @@ class RunController : public QObject {
   [[nodiscard]] const Plan& plan() const { return plan_; }  ///< of this run
   [[nodiscard]] const RunRecord& record() const { return link_->record(); }
   [[nodiscard]] const HeadState& head() const { return head_; }
-  [[nodiscard]] const Pause* pause() const;                 ///< while paused
+  [[nodiscard]] const Pause* pause() const;  ///< while paused
   [[nodiscard]] const QString& problem() const { return problem_; }
   /// The pass under way, from 1, and the place on the plan's clock.
   [[nodiscard]] int currentPass() const;

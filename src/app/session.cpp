@@ -132,7 +132,9 @@ void Session::deriveAside() {
 
 void Session::whenDerived(std::function<void()> then) {
   if (!deriving_) return then();
-  connect(this, &Session::derivedChanged, this, [this, then = std::move(then)] { whenDerived(then); }, Qt::SingleShotConnection);
+  connect(
+      this, &Session::derivedChanged, this, [this, then = std::move(then)] { whenDerived(then); },
+      Qt::SingleShotConnection);
 }
 
 void Session::replace(Project project, const QString& path, bool saved) {
@@ -254,7 +256,8 @@ void Session::save(const QString& path, std::function<void(bool)> then) {
 
 QString Session::autosavePath() const {
   if (!path_.isEmpty()) return qs(autosave_path(path_.toStdString()));
-  return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + QStringLiteral("/untitled.dotlane.autosave");
+  return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) +
+         QStringLiteral("/untitled.dotlane.autosave");
 }
 
 void Session::removeAutosave() { QFile::remove(autosavePath()); }

@@ -66,11 +66,11 @@ class Session : public QObject {
   void settle();
 
  signals:
-  void changed();           ///< project and drawing
-  void derivedChanged();    ///< plan and findings
+  void changed();         ///< project and drawing
+  void derivedChanged();  ///< plan and findings
   void selectionChanged();
-  void fileChanged();       ///< path, name or modified state
-  void opened();            ///< another project is here; views should fit it
+  void fileChanged();  ///< path, name or modified state
+  void opened();       ///< another project is here; views should fit it
   void broughtIn(int piece);
   void said(const QString& message, bool problem);
   void readingChanged(const QString& what);  ///< empty when done

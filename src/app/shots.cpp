@@ -70,11 +70,13 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     auto& run = window.run();
     run.setTimeScale(0);
     run.start();
-    if (!plan.pauses.empty() && wait_for([&] { return run.state() == State::paused || run.state() == State::over; }, 60'000) &&
+    if (!plan.pauses.empty() &&
+        wait_for([&] { return run.state() == State::paused || run.state() == State::over; }, 60'000) &&
         run.state() == State::paused) {
       shoot("run-pause");
     }
-    while (wait_for([&] { return run.state() == State::paused || run.state() == State::over; }, 60'000) && run.state() == State::paused) {
+    while (wait_for([&] { return run.state() == State::paused || run.state() == State::over; }, 60'000) &&
+           run.state() == State::paused) {
       std::vector<std::string> holders;
       for (const auto& load : run.pause()->holders) holders.push_back(load.holds);
       run.confirmLoaded(holders);

@@ -97,11 +97,19 @@ QDialog { background: @panel; }
 QString style_sheet(const Theme& t) {
   QString sheet = QString::fromLatin1(kSheet);
   // Longer names first, so that @hands_soft is not taken for @hands.
-  const std::pair<const char*, QColor> names[] = {
-      {"@accent_soft", t.accent_soft}, {"@hands_soft", t.hands_soft}, {"@serious_soft", t.serious_soft},
-      {"@on_accent", t.dark ? QColor("#10201F") : QColor("#FFFFFF")},
-      {"@ground", t.ground}, {"@panel", t.panel}, {"@hairline", t.hairline}, {"@ink", t.ink}, {"@quiet", t.quiet},
-      {"@accent", t.accent}, {"@hands", t.hands}, {"@serious", t.serious}, {"@field", t.field}};
+  const std::pair<const char*, QColor> names[] = {{"@accent_soft", t.accent_soft},
+                                                  {"@hands_soft", t.hands_soft},
+                                                  {"@serious_soft", t.serious_soft},
+                                                  {"@on_accent", t.dark ? QColor("#10201F") : QColor("#FFFFFF")},
+                                                  {"@ground", t.ground},
+                                                  {"@panel", t.panel},
+                                                  {"@hairline", t.hairline},
+                                                  {"@ink", t.ink},
+                                                  {"@quiet", t.quiet},
+                                                  {"@accent", t.accent},
+                                                  {"@hands", t.hands},
+                                                  {"@serious", t.serious},
+                                                  {"@field", t.field}};
   sheet.replace(QStringLiteral("@mode"), t.dark ? QStringLiteral("dark") : QStringLiteral("light"));
   for (const auto& [name, color] : names) sheet.replace(QLatin1String(name), color.name());
   return sheet;

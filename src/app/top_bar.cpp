@@ -175,7 +175,10 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
   menu_ = new QMenu(project_);
   project_->setMenu(menu_);
   row->addWidget(project_);
-  const std::pair<Stage, QString> stages[] = {{Stage::draft, tr("Draft")}, {Stage::sheets, tr("Sheets")}, {Stage::passes, tr("Passes")}, {Stage::run, tr("Run")}};
+  const std::pair<Stage, QString> stages[] = {{Stage::draft, tr("Draft")},
+                                              {Stage::sheets, tr("Sheets")},
+                                              {Stage::passes, tr("Passes")},
+                                              {Stage::run, tr("Run")}};
   for (const auto& [stage, word] : stages) {
     auto* pill = new StagePill(word, this);
     pill->setObjectName(QStringLiteral("stage%1").arg(static_cast<int>(stage)));
@@ -223,10 +226,14 @@ void TopBar::update() {
   const Plan& plan = session_.derived().plan;
   const QString name = qs(project.name) + (session_.modified() ? QStringLiteral(" •") : QString());
   project_->setText(QFontMetrics(ui_font(15, true)).elidedText(name, Qt::ElideRight, 184));
-  project_->setToolTip(session_.path().isEmpty() ? tr("Not saved yet") : session_.path() + (session_.modified() ? tr("  (changed)") : QString()));
+  project_->setToolTip(session_.path().isEmpty()
+                           ? tr("Not saved yet")
+                           : session_.path() + (session_.modified() ? tr("  (changed)") : QString()));
   stages_[0]->setState(project.pieces.empty() ? QString() : counted(project.pieces.size(), tr("piece"), tr("pieces")));
   stages_[1]->setState(project.sheets.empty() ? QString() : QString::number(project.sheets.size()));
-  stages_[2]->setState(plan.passes.empty() ? QString() : QStringLiteral("%1  ·  %2").arg(plan.passes.size()).arg(time_text(plan.seconds)));
+  stages_[2]->setState(plan.passes.empty()
+                           ? QString()
+                           : QStringLiteral("%1  ·  %2").arg(plan.passes.size()).arg(time_text(plan.seconds)));
   mm_->setChecked(project.unit == LengthUnit::mm);
   inch_->setChecked(project.unit == LengthUnit::inch);
   const auto& findings = session_.derived().findings;

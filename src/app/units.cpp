@@ -57,13 +57,20 @@ std::optional<double> parse_length(const QString& text, LengthUnit unit) {
 
 QString role_name(Role role) {
   switch (role) {
-    case Role::cut: return tr("cut");
-    case Role::score: return tr("score");
-    case Role::draw: return tr("draw");
-    case Role::foil: return tr("foil");
-    case Role::engrave: return tr("engrave");
-    case Role::print: return tr("print");
-    default: return tr("guide");
+    case Role::cut:
+      return tr("cut");
+    case Role::score:
+      return tr("score");
+    case Role::draw:
+      return tr("draw");
+    case Role::foil:
+      return tr("foil");
+    case Role::engrave:
+      return tr("engrave");
+    case Role::print:
+      return tr("print");
+    default:
+      return tr("guide");
   }
 }
 

@@ -26,7 +26,9 @@ namespace dotlane {
 [[nodiscard]] std::optional<double> parse_length(const QString& text, LengthUnit unit);
 
 [[nodiscard]] inline QString qs(const std::string& s) { return QString::fromStdString(s); }
-[[nodiscard]] inline QString qs(std::string_view s) { return QString::fromUtf8(s.data(), static_cast<qsizetype>(s.size())); }
+[[nodiscard]] inline QString qs(std::string_view s) {
+  return QString::fromUtf8(s.data(), static_cast<qsizetype>(s.size()));
+}
 
 /// The role's word in the user's language, and the name of a tool.
 [[nodiscard]] QString role_name(Role role);

@@ -1,8 +1,8 @@
 // dot-lane-cli: the whole road for scripts and tests.
+#include <unistd.h>
 #include <QApplication>
 #include <QDir>
 #include <QEventLoop>
-#include <unistd.h>
 
 #include <cstdio>
 #include <filesystem>
@@ -98,9 +98,10 @@ void assign(Project& project, const std::string& rule) {
   const auto equals = rule.find('=');
   const auto colon = rule.find(':', equals == std::string::npos ? 0 : equals);
   const auto color = parse_color(rule.substr(0, equals));
-  const auto role = equals == std::string::npos
-                        ? std::nullopt
-                        : role_from(rule.substr(equals + 1, colon == std::string::npos ? std::string::npos : colon - equals - 1));
+  const auto role =
+      equals == std::string::npos
+          ? std::nullopt
+          : role_from(rule.substr(equals + 1, colon == std::string::npos ? std::string::npos : colon - equals - 1));
   if (!color || !role) refuse("--role \"" + rule + "\" is not of the form '#rrggbb=cut' or '#rrggbb=draw:pen-black'");
   std::string tool;
   if (colon != std::string::npos) {
@@ -152,7 +153,8 @@ int import(Options o, bool json) {
   DrawingCache cache;
   const Derived derived = derive(project, cache);
   if (json) {
-    print_json(Json{{"project", *out}, {"pieces", project.pieces.size()}, {"findings", findings_report(derived.findings)}});
+    print_json(
+        Json{{"project", *out}, {"pieces", project.pieces.size()}, {"findings", findings_report(derived.findings)}});
   } else {
     print("Wrote " + *out + "\n" + findings_text(derived.findings));
   }
@@ -193,7 +195,8 @@ int dry_run(Options o, bool json) {
   SimCutterLink link;
   QEventLoop loop;
   RunRecord record;
-  QObject::connect(&link, &CutterLink::paused, &link, [&](const LoadMarker& wanted) { link.confirmLoaded(wanted.holders); });
+  QObject::connect(&link, &CutterLink::paused, &link,
+                   [&](const LoadMarker& wanted) { link.confirmLoaded(wanted.holders); });
   QObject::connect(&link, &CutterLink::finished, &loop, [&](const RunRecord& r) {
     record = r;
     loop.quit();
@@ -208,7 +211,8 @@ int dry_run(Options o, bool json) {
     std::filesystem::create_directories(*pictures, status);
     for (const auto& sheet : input.project.sheets) {
       const std::string path = *pictures + "/sheet-" + std::to_string(sheet.id) + ".png";
-      if (!outcome_image(input.project, record, sheet, 4).save(QString::fromStdString(path))) refuse("cannot be written", path);
+      if (!outcome_image(input.project, record, sheet, 4).save(QString::fromStdString(path)))
+        refuse("cannot be written", path);
     }
   }
   return record.outcome == Outcome::done ? 0 : 1;
@@ -224,7 +228,8 @@ int export_command(Options o, bool json) {
   DrawingCache cache;
   const Derived derived = derive(input.project, cache);
   if (selection.pass > static_cast<int>(derived.plan.passes.size())) {
-    refuse("there is no pass " + std::to_string(selection.pass) + "; the plan has " + std::to_string(derived.plan.passes.size()));
+    refuse("there is no pass " + std::to_string(selection.pass) + "; the plan has " +
+           std::to_string(derived.plan.passes.size()));
   }
   bool known_sheet = selection.sheet == 0;
   for (const auto& sheet : input.project.sheets) known_sheet = known_sheet || sheet.id == selection.sheet;
@@ -236,7 +241,8 @@ int export_command(Options o, bool json) {
   } else if (ends_with(*out, ".png")) {
     if (per_mm > 60) refuse("--per-mm takes up to 60 px a mm");
     const auto app = application();
-    if (!sheet_image(input.project, derived, selection, per_mm).save(QString::fromStdString(*out))) refuse("cannot be written", *out);
+    if (!sheet_image(input.project, derived, selection, per_mm).save(QString::fromStdString(*out)))
+      refuse("cannot be written", *out);
   } else if (ends_with(*out, ".pdf")) {
     const auto app = application();
     need(write_sheet_pdf(input.project, derived, selection, QString::fromStdString(*out)));
@@ -269,12 +275,14 @@ int shelf(Options o, bool json, bool tools) {
   std::string text;
   if (tools) {
     for (const auto& t : input.project.tools) {
-      list.push_back({{"id", t.id}, {"name", t.name}, {"kind", t.kind}, {"tip_width_mm", t.tip_width_mm}, {"ink", hex(t.ink)}});
+      list.push_back(
+          {{"id", t.id}, {"name", t.name}, {"kind", t.kind}, {"tip_width_mm", t.tip_width_mm}, {"ink", hex(t.ink)}});
       text += t.id + "\t" + t.name + "\n";
     }
   } else {
     for (const auto& s : input.project.stocks) {
-      list.push_back({{"id", s.id}, {"name", s.name}, {"thickness_mm", s.thickness_mm}, {"grammage_gsm", s.grammage_gsm}});
+      list.push_back(
+          {{"id", s.id}, {"name", s.name}, {"thickness_mm", s.thickness_mm}, {"grammage_gsm", s.grammage_gsm}});
       text += s.id + "\t" + s.name + "\n";
     }
   }

@@ -35,7 +35,8 @@ Json findings_report(const std::vector<Finding>& findings) {
     for (const auto& ref : f.lines) lines.push_back(ref.piece ? std::to_string(ref.piece) + "/" + ref.line : ref.line);
     Json fixes = Json::array();
     for (const auto& fix : f.fixes) fixes.push_back(fix.label);
-    out.push_back({{"code", f.code}, {"severity", word(f.severity)}, {"message", f.message}, {"lines", lines}, {"fixes", fixes}});
+    out.push_back(
+        {{"code", f.code}, {"severity", word(f.severity)}, {"message", f.message}, {"lines", lines}, {"fixes", fixes}});
   }
   return out;
 }
@@ -80,7 +81,11 @@ Json inspect_report(const Project& project, const Derived& derived, const Artwor
   }
   out["bounds_mm"] = box_list(all);
   out["lines"] = std::move(lines);
-  out["totals"] = {{"contours", contours}, {"open", open}, {"length_mm", rounded(length)}, {"area_mm2", rounded(area)}, {"bounds_mm", box_list(all)}};
+  out["totals"] = {{"contours", contours},
+                   {"open", open},
+                   {"length_mm", rounded(length)},
+                   {"area_mm2", rounded(area)},
+                   {"bounds_mm", box_list(all)}};
   // A drawing's own findings name its lines by their ids alone.
   auto findings = derived.findings;
   if (art) {
@@ -146,14 +151,16 @@ std::string inspect_text(const Json& r) {
   out += padded("total", 42, false) + padded(std::to_string(t["contours"].get<int>()), 8) +
          padded(std::to_string(t["open"].get<int>()), 6) + padded(rounded_text(t["length_mm"], 2), 13) +
          padded(rounded_text(t["area_mm2"], 2), 13) + "\n";
-  for (const auto& f : r["findings"]) out += f["severity"].get<std::string>() + ": " + f["message"].get<std::string>() + "\n";
+  for (const auto& f : r["findings"])
+    out += f["severity"].get<std::string>() + ": " + f["message"].get<std::string>() + "\n";
   return out;
 }
 
 std::string plan_text(const Project& project, const Plan& plan) {
   if (plan.passes.empty()) return "Nothing to run: no line has a role and a tool.\n";
   std::string out = padded("pass", 5, false) + padded("holder", 7) + "  " + padded("role and tool", 38, false) +
-                    padded("lines mm", 11) + padded("travel mm", 11) + padded("lifts", 7) + padded("repeats", 9) + "  time\n";
+                    padded("lines mm", 11) + padded("travel mm", 11) + padded("lifts", 7) + padded("repeats", 9) +
+                    "  time\n";
   for (const auto& p : plan.passes) {
     if (p.pause_before) out += "     -- pause: hands needed --\n";
     const Tool* tool = find_tool(project, p.tool);
@@ -179,9 +186,11 @@ std::string findings_text(const std::vector<Finding>& findings) {
 
 std::string run_text(const Json& r) {
   std::string out = "Outcome: " + r["outcome"].get<std::string>() + ", " + std::to_string(r["pauses"].get<int>()) +
-                    " pauses, " + minutes(r["seconds"]) + " of running (planned " + minutes(r["planned_seconds"]) + ")\n";
+                    " pauses, " + minutes(r["seconds"]) + " of running (planned " + minutes(r["planned_seconds"]) +
+                    ")\n";
   if (r.contains("problem")) out += r["problem"].get<std::string>() + "\n";
-  for (const auto& [tool, mm] : r["marked_mm"].items()) out += padded(tool, 24, false) + padded(rounded_text(mm, 1), 12) + " mm marked\n";
+  for (const auto& [tool, mm] : r["marked_mm"].items())
+    out += padded(tool, 24, false) + padded(rounded_text(mm, 1), 12) + " mm marked\n";
   return out;
 }
 

@@ -118,7 +118,9 @@ void SimCutterLink::handle(const QByteArray& line) {
   } else if (event == "end") {
     const auto outcome = message.at("outcome").get<std::string>();
     if (message.contains("marked_mm")) record_.marked_mm = message.at("marked_mm").get<std::map<std::string, double>>();
-    finish(outcome == "done" ? Outcome::done : outcome == "cancelled" ? Outcome::cancelled : Outcome::failed,
+    finish(outcome == "done"        ? Outcome::done
+           : outcome == "cancelled" ? Outcome::cancelled
+                                    : Outcome::failed,
            message.value("problem", std::string()));
   }
 }

@@ -5,9 +5,9 @@
 namespace dotlane::wire {
 
 Json from_machine(const Machine& m) {
-  return {{"width_mm", m.mat.width_mm}, {"height_mm", m.mat.height_mm}, {"travel_mm_s", m.travel_mm_s},
-          {"accel_mm_s2", m.accel_mm_s2}, {"corner_mm", m.corner_mm},   {"lower_s", m.lower_s},
-          {"lift_s", m.lift_s},         {"holders", m.holders}};
+  return {{"width_mm", m.mat.width_mm},   {"height_mm", m.mat.height_mm}, {"travel_mm_s", m.travel_mm_s},
+          {"accel_mm_s2", m.accel_mm_s2}, {"corner_mm", m.corner_mm},     {"lower_s", m.lower_s},
+          {"lift_s", m.lift_s},           {"holders", m.holders}};
 }
 
 Machine to_machine(const Json& json) {
@@ -47,8 +47,6 @@ std::vector<Mark> to_marks(const Json& json) {
   return out;
 }
 
-std::string line_of(const Json& message) {
-  return message.dump(-1, ' ', false, Json::error_handler_t::replace) + "\n";
-}
+std::string line_of(const Json& message) { return message.dump(-1, ' ', false, Json::error_handler_t::replace) + "\n"; }
 
 }  // namespace dotlane::wire

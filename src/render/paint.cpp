@@ -50,8 +50,10 @@ void paint_mat(QPainter& p, const View& view, const Machine& machine, const Them
   p.setBrush(theme.mat_dot);
   const QRectF seen = clip.isNull() ? mat : mat.intersected(clip);
   const Vec from = view.to_mm(seen.topLeft()), to = view.to_mm(seen.bottomRight());
-  for (double y = std::max(step, std::ceil(from.y / step) * step); y < std::min(to.y, machine.mat.height_mm - 1); y += step) {
-    for (double x = std::max(step, std::ceil(from.x / step) * step); x < std::min(to.x, machine.mat.width_mm - 1); x += step) {
+  for (double y = std::max(step, std::ceil(from.y / step) * step); y < std::min(to.y, machine.mat.height_mm - 1);
+       y += step) {
+    for (double x = std::max(step, std::ceil(from.x / step) * step); x < std::min(to.x, machine.mat.width_mm - 1);
+         x += step) {
       p.drawEllipse(view.to_px(Vec{x, y}), 1.0, 1.0);
     }
   }
@@ -83,7 +85,8 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
                         const Theme& theme, const LineOptions& options) {
   std::size_t painted = 0, in_sight = 0;
   for (const auto& piece : drawing.pieces) {
-    if (options.clip.isNull() || view.to_px(piece->bounds.grown(1)).intersects(options.clip)) in_sight += piece->flat->segments;
+    if (options.clip.isNull() || view.to_px(piece->bounds.grown(1)).intersects(options.clip))
+      in_sight += piece->flat->segments;
   }
   const bool dense = in_sight > kSmoothSegments;
   QPolygonF pixels;
@@ -214,12 +217,14 @@ void paint_head(QPainter& p, QPointF at, bool down, const Theme& theme) {
     p.setPen(pen);
     p.setBrush(down ? theme.ink : theme.panel);
     p.drawEllipse(at, 7, 7);
-    for (const QPointF d : {QPointF(0, 1), QPointF(0, -1), QPointF(1, 0), QPointF(-1, 0)}) p.drawLine(at + d * 9, at + d * 14);
+    for (const QPointF d : {QPointF(0, 1), QPointF(0, -1), QPointF(1, 0), QPointF(-1, 0)})
+      p.drawLine(at + d * 9, at + d * 14);
   }
   p.restore();
 }
 
-void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, const DrawnPiece& piece, const Theme& theme) {
+void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, const DrawnPiece& piece,
+                     const Theme& theme) {
   p.save();
   p.setRenderHint(QPainter::Antialiasing);
   const Color ground = ground_of(project, *piece.piece, theme);

@@ -22,9 +22,9 @@ void paint_sheets(QPainter& painter, const View& view, const Project& project, i
 void paint_usable_area(QPainter& painter, const View& view, const Machine& machine, const Theme& theme);
 
 struct LineOptions {
-  int load = 0;                  ///< only pieces on sheets of this mat load; 0 = all
-  double strength = 1;           ///< opacity, 0 to 1
-  QRectF clip;                   ///< px; lines outside are passed over
+  int load = 0;                             ///< only pieces on sheets of this mat load; 0 = all
+  double strength = 1;                      ///< opacity, 0 to 1
+  QRectF clip;                              ///< px; lines outside are passed over
   const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
 };
 

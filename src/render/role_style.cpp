@@ -23,7 +23,9 @@ void paint_role_glyph(QPainter& p, QPointF c, Role role, const QColor& color, do
                                  QPointF(c.x() + r, c.y() + r * dy)});
       }
       break;
-    case Role::draw: p.drawEllipse(c, r * 0.82, r * 0.82); break;
+    case Role::draw:
+      p.drawEllipse(c, r * 0.82, r * 0.82);
+      break;
     case Role::foil:
       p.drawPolygon(QPolygonF{QPointF(c.x(), c.y() - r), QPointF(c.x() + r, c.y()), QPointF(c.x(), c.y() + r),
                               QPointF(c.x() - r, c.y())});
@@ -61,13 +63,20 @@ void paint_holder(QPainter& p, const QRectF& box, int holder, const Theme& theme
 
 QColor role_color(Role role, bool on_dark) {
   switch (role) {
-    case Role::cut: return on_dark ? QColor("#E4EBE4") : QColor("#22433A");
-    case Role::score: return on_dark ? QColor("#E2B45C") : QColor("#8A5A00");
-    case Role::draw: return on_dark ? QColor("#7CC4CA") : QColor("#1F6F78");
-    case Role::foil: return on_dark ? QColor("#E39CBB") : QColor("#A8496F");
-    case Role::engrave: return on_dark ? QColor("#C3C9B0") : QColor("#565E3A");
-    case Role::print: return on_dark ? QColor("#A39D92") : QColor("#8B857B");
-    default: return on_dark ? QColor("#A39D92") : QColor("#8B857B");
+    case Role::cut:
+      return on_dark ? QColor("#E4EBE4") : QColor("#22433A");
+    case Role::score:
+      return on_dark ? QColor("#E2B45C") : QColor("#8A5A00");
+    case Role::draw:
+      return on_dark ? QColor("#7CC4CA") : QColor("#1F6F78");
+    case Role::foil:
+      return on_dark ? QColor("#E39CBB") : QColor("#A8496F");
+    case Role::engrave:
+      return on_dark ? QColor("#C3C9B0") : QColor("#565E3A");
+    case Role::print:
+      return on_dark ? QColor("#A39D92") : QColor("#8B857B");
+    default:
+      return on_dark ? QColor("#A39D92") : QColor("#8B857B");
   }
 }
 
@@ -76,7 +85,8 @@ QColor line_color(Role role, Color ink, Color ground) {
   if (role != Role::draw) return role_color(role, on_dark);
   QColor color = to_qcolor(ink);
   for (int i = 0; i < 12 && contrast(to_color(color), ground) < 2.2; ++i) {
-    color = on_dark ? QColor::fromRgbF(color.redF() * 0.85F + 0.15F, color.greenF() * 0.85F + 0.15F, color.blueF() * 0.85F + 0.15F)
+    color = on_dark ? QColor::fromRgbF(color.redF() * 0.85F + 0.15F, color.greenF() * 0.85F + 0.15F,
+                                       color.blueF() * 0.85F + 0.15F)
                     : QColor::fromRgbF(color.redF() * 0.88F, color.greenF() * 0.88F, color.blueF() * 0.88F);
   }
   return color;
@@ -88,22 +98,29 @@ QPen role_pen(Role role, const QColor& color) {
   pen.setCapStyle(Qt::FlatCap);
   pen.setJoinStyle(Qt::RoundJoin);
   switch (role) {
-    case Role::cut: pen.setWidthF(1.7); break;
+    case Role::cut:
+      pen.setWidthF(1.7);
+      break;
     case Role::score:
       pen.setWidthF(1.7);
       pen.setDashPattern({5, 3});
       break;
-    case Role::foil: pen.setWidthF(3.4); break;
+    case Role::foil:
+      pen.setWidthF(3.4);
+      break;
     case Role::engrave:
       pen.setWidthF(1.6);
       pen.setDashPattern({1, 1.6});
       break;
-    case Role::print: pen.setWidthF(1.0); break;
+    case Role::print:
+      pen.setWidthF(1.0);
+      break;
     case Role::guide:
       pen.setWidthF(1.0);
       pen.setDashPattern({1, 3});
       break;
-    case Role::draw: break;
+    case Role::draw:
+      break;
   }
   return pen;
 }

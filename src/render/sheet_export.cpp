@@ -121,8 +121,9 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
       for (std::size_t l = 0; l < piece->flat->lines.size(); ++l) {
         const Line& line = piece->piece->lines[l];
         const Tool* tool = find_tool(project, line.tool);
-        QPen pen(line.role == Role::draw && tool ? to_qcolor(tool->ink) : line_color(line.role, line.color, {255, 255, 255}),
-                 0.2 * px_per_mm);
+        QPen pen(
+            line.role == Role::draw && tool ? to_qcolor(tool->ink) : line_color(line.role, line.color, {255, 255, 255}),
+            0.2 * px_per_mm);
         if (line.role == Role::score) pen.setDashPattern({15, 10});
         if (line.role == Role::engrave) pen.setDashPattern({2, 4});
         if (line.role == Role::guide) pen.setDashPattern({1, 10});
@@ -142,13 +143,13 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
     const double y = (sheet.area.height() + 2 * kMargin - 3.5) * px_per_mm, x0 = kMargin * px_per_mm;
     p.drawLine(QPointF(x0, y), QPointF(x0 + 50 * px_per_mm, y));
     const Stock* stock = find_stock(project, sheet.stock);
-    p.drawText(QPointF(x0 + 53 * px_per_mm, y + px_per_mm),
-               QStringLiteral("50 mm  ·  %1  ·  %2, %3 x %4 mm%5")
-                   .arg(QString::fromStdString(project.name),
-                        QString::fromStdString(stock ? stock->name : std::string()),
-                        QString::fromStdString(rounded_text(sheet.area.width(), 1)),
-                        QString::fromStdString(rounded_text(sheet.area.height(), 1)),
-                        derived.plan.mirrored ? QStringLiteral("  ·  mirrored") : QString()));
+    p.drawText(
+        QPointF(x0 + 53 * px_per_mm, y + px_per_mm),
+        QStringLiteral("50 mm  ·  %1  ·  %2, %3 x %4 mm%5")
+            .arg(QString::fromStdString(project.name), QString::fromStdString(stock ? stock->name : std::string()),
+                 QString::fromStdString(rounded_text(sheet.area.width(), 1)),
+                 QString::fromStdString(rounded_text(sheet.area.height(), 1)),
+                 derived.plan.mirrored ? QStringLiteral("  ·  mirrored") : QString()));
   }
   if (!p.end()) return fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
   return {};

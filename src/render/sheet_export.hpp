@@ -16,7 +16,8 @@ namespace dotlane {
                                  double px_per_mm);
 
 /// One sheet as it comes out of the cutter: what the record says was marked, at tip width, on the stock's colour.
-[[nodiscard]] QImage outcome_image(const Project& project, const RunRecord& record, const Sheet& sheet, double px_per_mm);
+[[nodiscard]] QImage outcome_image(const Project& project, const RunRecord& record, const Sheet& sheet,
+                                   double px_per_mm);
 
 /// A PDF with one page a sheet, at true scale, vector lines; the page is as large as the sheet plus 10 mm around it,
 /// with a 50 mm check line and the figures in the margin. Mirrored when the plan is.

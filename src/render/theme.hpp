@@ -25,7 +25,8 @@ void load_fonts();
 
 [[nodiscard]] inline QColor to_qcolor(Color c) { return {c.r, c.g, c.b}; }
 [[nodiscard]] inline Color to_color(const QColor& c) {
-  return {static_cast<std::uint8_t>(c.red()), static_cast<std::uint8_t>(c.green()), static_cast<std::uint8_t>(c.blue())};
+  return {static_cast<std::uint8_t>(c.red()), static_cast<std::uint8_t>(c.green()),
+          static_cast<std::uint8_t>(c.blue())};
 }
 
 /// Contrast ratio after WCAG 2.2, 1 to 21.

@@ -13,7 +13,9 @@ struct View {
   QPointF origin;  ///< where the mat's top left corner is, px
 
   [[nodiscard]] QPointF to_px(Vec p) const { return {origin.x() + p.x * px_per_mm, origin.y() + p.y * px_per_mm}; }
-  [[nodiscard]] Vec to_mm(QPointF p) const { return {(p.x() - origin.x()) / px_per_mm, (p.y() - origin.y()) / px_per_mm}; }
+  [[nodiscard]] Vec to_mm(QPointF p) const {
+    return {(p.x() - origin.x()) / px_per_mm, (p.y() - origin.y()) / px_per_mm};
+  }
   [[nodiscard]] QRectF to_px(const Box& b) const { return {to_px(Vec{b.x0, b.y0}), to_px(Vec{b.x1, b.y1})}; }
   /// The view that shows the box as large as the canvas allows, with a margin in px around it.
   [[nodiscard]] static View fitting(const Box& box, const QRectF& canvas, double margin) {

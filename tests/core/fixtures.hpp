@@ -13,7 +13,10 @@ namespace dotlane::test {
 
 /// A project with the drawing as its one piece; `body` stands inside a 300 x 300 mm svg, stroked, not filled.
 inline Project project_of(const std::string& body) {
-  const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#222222">)" + body + "</svg>", "test.svg");
+  const auto art = read_svg(
+      R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#222222">)" +
+          body + "</svg>",
+      "test.svg");
   if (!art) FAIL(art.error().line());
   return add_artwork(new_project("test"), *art, "test.svg");
 }

@@ -31,7 +31,8 @@ TEST_CASE("open contours set to cut: near ends can be closed, slits are only nam
 }
 
 TEST_CASE("doubled cut lines are measured, whole doubles can be removed, crossings do not count") {
-  Project p = project_of(R"(<rect id="a" x="20" y="20" width="40" height="40"/><rect id="b" x="20" y="20" width="40" height="40"/>
+  Project p = project_of(
+      R"(<rect id="a" x="20" y="20" width="40" height="40"/><rect id="b" x="20" y="20" width="40" height="40"/>
     <rect id="neighbour" x="60" y="20" width="40" height="40"/><path id="cross" d="M10 40 H110 V41 H10 Z"/>)");
   const Derived d = derived(p);
   const Finding* doubled = finding(d, "doubled-cut");

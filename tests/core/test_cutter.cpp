@@ -23,7 +23,8 @@ struct Ran {
 /// Runs the job in chunks and slices of these sizes, confirming every pause.
 Ran run(const Job& job, std::size_t chunk, double slice) {
   Ran r{Cutter(job.machine, held(job.plan.first_load)), {}};
-  for (std::size_t at = 0; at < job.hpgl.size(); at += chunk) r.cutter.feed(std::string_view(job.hpgl).substr(at, chunk));
+  for (std::size_t at = 0; at < job.hpgl.size(); at += chunk)
+    r.cutter.feed(std::string_view(job.hpgl).substr(at, chunk));
   r.cutter.end();
   for (int i = 0; i < 2'000'000; ++i) {
     r.cutter.advance(slice);
@@ -46,7 +47,8 @@ TEST_CASE("the simulated cutter marks what the plan says, in the time the plan s
   REQUIRE(r.cutter.state() == Cutter::State::finished);
   CHECK(r.cutter.pauses() == 2);
   CHECK(r.cutter.seconds() == Approx(d.plan.running_seconds()).epsilon(0.005));
-  for (const auto& pass : d.plan.passes) CHECK(r.cutter.marked_mm().at(pass.tool) == Approx(pass.length_mm).epsilon(0.001));
+  for (const auto& pass : d.plan.passes)
+    CHECK(r.cutter.marked_mm().at(pass.tool) == Approx(pass.length_mm).epsilon(0.001));
 }
 
 TEST_CASE("neither the size of the chunks nor of the time slices changes the result") {
@@ -104,7 +106,8 @@ TEST_CASE("hold stops the clock, cancel ends the run and keeps what was marked")
 TEST_CASE("the sender gets credit for every byte, and no stroke is too long for its window") {
   std::string stream = "IN;SP1;PU0,0;PD";
   std::mt19937 random(1);
-  for (int i = 0; i < 60'000; ++i) stream += std::to_string(random() % 9000) + "," + std::to_string(random() % 9000) + (i % 64 == 63 ? ";PD" : ",");
+  for (int i = 0; i < 60'000; ++i)
+    stream += std::to_string(random() % 9000) + "," + std::to_string(random() % 9000) + (i % 64 == 63 ? ";PD" : ",");
   stream += "0,0;PU;SP0;";
   Cutter cutter(Machine{}, {"pen-black"});
   std::size_t sent = 0, window = 64 * 1024, credit = 0;

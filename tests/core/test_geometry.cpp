@@ -102,7 +102,8 @@ TEST_CASE("meeting ends close a contour, dots vanish") {
 }
 
 TEST_CASE("path data errors name the place") {
-  for (const char* bad : {"10 10", "M1", "M1 2 L3", "M1 2 L3 x", "M1 2 A5 5 0 2 0 3 3", "M1 2 L1e999 0", "M0 0 R 5 5", "M0 0 L nan 0"}) {
+  for (const char* bad :
+       {"10 10", "M1", "M1 2 L3", "M1 2 L3 x", "M1 2 A5 5 0 2 0 3 3", "M1 2 L1e999 0", "M0 0 R 5 5", "M0 0 L nan 0"}) {
     const auto path = parse_path_data(bad);
     INFO(bad);
     REQUIRE_FALSE(path);

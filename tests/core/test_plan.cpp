@@ -152,7 +152,8 @@ TEST_CASE("trapezoidal motion agrees with the closed forms") {
   // Points on a straight line cost nothing.
   CHECK(Motion({{0, 0}, {50, 0}, {120, 0}, {200, 0}}, limits).seconds() == Approx(2.1));
   // Reversing on the spot means a full stop.
-  CHECK(Motion({{0, 0}, {100, 0}, {0, 0}}, limits).seconds() == Approx(2 * Motion({{0, 0}, {100, 0}}, limits).seconds()));
+  CHECK(Motion({{0, 0}, {100, 0}, {0, 0}}, limits).seconds() ==
+        Approx(2 * Motion({{0, 0}, {100, 0}}, limits).seconds()));
   const Motion corner({{0, 0}, {50, 0}, {50, 50}, {0, 50}, {0, 0}}, limits);
   CHECK(corner.seconds() > 2.0);
   CHECK(corner.seconds() < 4 * Motion({{0, 0}, {50, 0}}, limits).seconds());
@@ -251,5 +252,7 @@ TEST_CASE("selecting one pass keeps what must be loaded for it") {
   const Plan cut = select(plan, {0, 5});
   REQUIRE(cut.passes.size() == 1);
   CHECK(cut.pauses.empty());
-  CHECK(std::any_of(cut.first_load.begin(), cut.first_load.end(), [&](const HolderLoad& l) { return l.holds == cut.passes[0].tool && l.holder == cut.passes[0].holder; }));
+  CHECK(std::any_of(cut.first_load.begin(), cut.first_load.end(), [&](const HolderLoad& l) {
+    return l.holds == cut.passes[0].tool && l.holder == cut.passes[0].holder;
+  }));
 }

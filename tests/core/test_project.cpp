@@ -100,7 +100,8 @@ TEST_CASE("saving keeps permissions and follows links") {
   REQUIRE(write_file(link, "new"));
   CHECK(*read_file(path) == "new");
   CHECK(std::filesystem::is_symlink(link));
-  CHECK((std::filesystem::status(path).permissions() & std::filesystem::perms::others_read) == std::filesystem::perms::none);
+  CHECK((std::filesystem::status(path).permissions() & std::filesystem::perms::others_read) ==
+        std::filesystem::perms::none);
 }
 
 TEST_CASE("history: labels, merged drags, no empty entries, redo ends with a new edit") {
@@ -153,7 +154,8 @@ TEST_CASE("art off the mat is brought on by one edit") {
 }
 
 TEST_CASE("settling an assumed size rescales the piece") {
-  const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><rect width="96" height="48"/></svg>)", "plain.svg");
+  const auto art =
+      read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><rect width="96" height="48"/></svg>)", "plain.svg");
   Project p = add_artwork(new_project("t"), *art, "plain.svg");
   CHECK(bounds_on_mat(*p.pieces[0]).width() == Approx(25.4));
   const Derived d = derived(p);

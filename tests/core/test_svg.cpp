@@ -84,7 +84,8 @@ TEST_CASE("hidden elements are left out and counted") {
 }
 
 TEST_CASE("roles are guessed: dashed inside a cut outline scores, open draws, closed cuts") {
-  const auto bytes = R"(<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100" fill="none" stroke="#333">
+  const auto bytes =
+      R"(<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100" fill="none" stroke="#333">
     <rect id="outline" x="10" y="10" width="80" height="60"/><path id="fold" stroke-dasharray="2 1" d="M50 10 V70"/>
     <path id="loose" stroke-dasharray="2 1" d="M5 90 H95"/><path id="swell" d="M20 40 q5 -5 10 0"/>
     <circle id="disc" fill="teal" stroke="none" cx="70" cy="40" r="5"/><path id="nothing" stroke="none" d="M0 0 H5 V5 Z"/></svg>)";
@@ -111,7 +112,8 @@ TEST_CASE("curves stay curves") {
 TEST_CASE("limits end a reading early") {
   SvgOptions small;
   small.max_segments = 3;
-  const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 L1 1 L2 0 L3 1 L4 0"/></svg>)", "s.svg", small);
+  const auto art =
+      read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 L1 1 L2 0 L3 1 L4 0"/></svg>)", "s.svg", small);
   REQUIRE_FALSE(art);
   CHECK(art.error().kind == ErrorKind::unsupported);
 }

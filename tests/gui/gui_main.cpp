@@ -21,7 +21,8 @@ int edit_and_die(const QString& path) {
   for (int i = 0; i < 3; ++i) window.bench().nudge(10, 0);
   QElapsedTimer clock;
   clock.start();
-  while (!window.session().autosaved() && clock.elapsed() < 20'000) QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
+  while (!window.session().autosaved() && clock.elapsed() < 20'000)
+    QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
   std::raise(SIGKILL);
   return 1;
 }

@@ -1,4 +1,5 @@
 // Hands on the window: selecting, moving, sizing, finding actions, reordering passes.
+#include <QComboBox>
 #include <QMimeData>
 #include <QTreeView>
 #include <set>
@@ -95,7 +96,8 @@ TEST_CASE("zooming keeps the place under the pointer") {
   const QPointF pointer(400, 300);
   const Vec before = o.bench().view().to_mm(pointer);
   for (const int ticks : {120, 120, -240, 600}) {
-    QWheelEvent wheel(pointer, o.bench().mapToGlobal(pointer), {}, {0, ticks}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QWheelEvent wheel(pointer, o.bench().mapToGlobal(pointer), {}, {0, ticks}, Qt::NoButton, Qt::NoModifier,
+                      Qt::NoScrollPhase, false);
     QApplication::sendEvent(&o.bench(), &wheel);
     const Vec now = o.bench().view().to_mm(pointer);
     CHECK(distance(now, before) < 1e-6);
@@ -156,7 +158,9 @@ TEST_CASE("everything that takes the keyboard has a name for those who cannot se
     o.session().settle();
     for (const QWidget* w : o.window.findChildren<QWidget*>()) {
       if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus || w->focusProxy()) continue;
-      if (w->inherits("QScrollArea") || w->inherits("QScrollBar") || w->inherits("QLabel") || w->inherits("QStackedWidget")) continue;
+      if (w->inherits("QScrollArea") || w->inherits("QScrollBar") || w->inherits("QLabel") ||
+          w->inherits("QStackedWidget"))
+        continue;
       const auto* button = qobject_cast<const QAbstractButton*>(w);
       INFO(w->metaObject()->className() << " " << w->objectName().toStdString());
       CHECK((!w->accessibleName().isEmpty() || (button && !button->text().isEmpty())));
@@ -228,10 +232,13 @@ TEST_CASE("a drawing of 200,000 segments is painted aside and stays in step with
   const QString path = folder.filePath(QStringLiteral("big.svg"));
   QFile file(path);
   REQUIRE(file.open(QIODevice::WriteOnly));
-  file.write("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"300mm\" height=\"300mm\" viewBox=\"0 0 300 300\" fill=\"none\" stroke=\"#000\">");
+  file.write(
+      "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"300mm\" height=\"300mm\" viewBox=\"0 0 300 300\" "
+      "fill=\"none\" stroke=\"#000\">");
   for (int i = 0; i < 1000; ++i) {
     QByteArray d = "<path d=\"M" + QByteArray::number(10 + i * 0.28) + " 10";
-    for (int k = 0; k < 200; ++k) d += " L" + QByteArray::number(10 + i * 0.28 + (k % 2)) + " " + QByteArray::number(10 + k * 1.4);
+    for (int k = 0; k < 200; ++k)
+      d += " L" + QByteArray::number(10 + i * 0.28 + (k % 2)) + " " + QByteArray::number(10 + k * 1.4);
     file.write(d + "\"/>");
   }
   file.write("</svg>");

@@ -17,9 +17,9 @@
 namespace dotlane {
 namespace {
 
-constexpr double kReachPx = 6;            // how near a click must be to a line
+constexpr double kReachPx = 6;                // how near a click must be to a line
 constexpr std::size_t kPaintAtOnce = 30'000;  // segments; more are painted aside
-constexpr double kOver = 160;             // px painted beyond the edges, so that panning shows something
+constexpr double kOver = 160;                 // px painted beyond the edges, so that panning shows something
 constexpr double kScreenPxPerMm = 96 / kMmPerInch;
 
 }  // namespace
@@ -231,8 +231,8 @@ void Bench::paintArt(QPainter& p) {
     options.load = load_;
     options.clip = QRectF(QPointF(), QSizeF(size));
     options.strength = rehearsing ? 0.16 : 1;
-    auto work = std::make_shared<Work>(Work{shifted, size, devicePixelRatioF(), session_.project(), session_.drawing(),
-                                            options, theme()});
+    auto work = std::make_shared<Work>(
+        Work{shifted, size, devicePixelRatioF(), session_.project(), session_.drawing(), options, theme()});
     if (!aside) {
       if (stop_) *stop_ = true;
       art_ = {work->paint(), view_, {}};
@@ -306,10 +306,14 @@ std::vector<Bench::Handle> Bench::handles() const {
   if (!whole || record_ || scrub_ >= 0) return {};
   const QRectF r = view_.to_px(selectionBounds());
   const QPointF c = r.center();
-  return {{{1, 1}, true, true, Qt::SizeFDiagCursor, r.topLeft()},     {{0.5, 1}, false, true, Qt::SizeVerCursor, {c.x(), r.top()}},
-          {{0, 1}, true, true, Qt::SizeBDiagCursor, r.topRight()},    {{0, 0.5}, true, false, Qt::SizeHorCursor, {r.right(), c.y()}},
-          {{0, 0}, true, true, Qt::SizeFDiagCursor, r.bottomRight()}, {{0.5, 0}, false, true, Qt::SizeVerCursor, {c.x(), r.bottom()}},
-          {{1, 0}, true, true, Qt::SizeBDiagCursor, r.bottomLeft()},  {{1, 0.5}, true, false, Qt::SizeHorCursor, {r.left(), c.y()}}};
+  return {{{1, 1}, true, true, Qt::SizeFDiagCursor, r.topLeft()},
+          {{0.5, 1}, false, true, Qt::SizeVerCursor, {c.x(), r.top()}},
+          {{0, 1}, true, true, Qt::SizeBDiagCursor, r.topRight()},
+          {{0, 0.5}, true, false, Qt::SizeHorCursor, {r.right(), c.y()}},
+          {{0, 0}, true, true, Qt::SizeFDiagCursor, r.bottomRight()},
+          {{0.5, 0}, false, true, Qt::SizeVerCursor, {c.x(), r.bottom()}},
+          {{1, 0}, true, true, Qt::SizeBDiagCursor, r.bottomLeft()},
+          {{1, 0.5}, true, false, Qt::SizeHorCursor, {r.left(), c.y()}}};
 }
 
 void Bench::paintSelection(QPainter& p) {
@@ -341,8 +345,10 @@ void Bench::paintSelection(QPainter& p) {
         const QRectF box(centre.x() - p.fontMetrics().horizontalAdvance(text) / 2.0 - 9, centre.y() - 10,
                          p.fontMetrics().horizontalAdvance(text) + 18, 20);
         QRectF inside = box;
-        inside.moveLeft(std::clamp(box.left(), kRulerWidth + 4.0, std::max(kRulerWidth + 4.0, width() - box.width() - 4)));
-        inside.moveTop(std::clamp(box.top(), kRulerHeight + 4.0, std::max(kRulerHeight + 4.0, height() - box.height() - 4)));
+        inside.moveLeft(
+            std::clamp(box.left(), kRulerWidth + 4.0, std::max(kRulerWidth + 4.0, width() - box.width() - 4)));
+        inside.moveTop(
+            std::clamp(box.top(), kRulerHeight + 4.0, std::max(kRulerHeight + 4.0, height() - box.height() - 4)));
         p.setPen(Qt::NoPen);
         p.setBrush(t.accent);
         p.drawRoundedRect(inside, 10, 10);
@@ -387,16 +393,21 @@ void Bench::paintEvent(QPaintEvent*) {
     if (sheet.load != load_) continue;
     const Stock* stock = find_stock(project, sheet.stock);
     const QRectF r = view_.to_px(sheet.area);
-    const QString name = QStringLiteral("%1  ·  %2 %3").arg(qs(stock ? stock->name : sheet.stock), size_text(sheet.area, project.unit), unit_word(project.unit));
+    const QString name =
+        QStringLiteral("%1  ·  %2 %3")
+            .arg(qs(stock ? stock->name : sheet.stock), size_text(sheet.area, project.unit), unit_word(project.unit));
     // Below the sheet where there is room on the mat, else inside it.
     const double label_end = sheet.area.y1 + 20 / view_.px_per_mm;
     bool below = label_end < project.machine.mat.height_mm;
     for (const auto& other : project.sheets) {
-      if (other.load == load_ && other.id != sheet.id && other.area.overlaps({sheet.area.x0, sheet.area.y1, sheet.area.x1, label_end})) below = false;
+      if (other.load == load_ && other.id != sheet.id &&
+          other.area.overlaps({sheet.area.x0, sheet.area.y1, sheet.area.x1, label_end}))
+        below = false;
     }
     p.setPen(below ? theme().quiet : (stock && luminance(stock->color) < 0.3 ? QColor("#DCE3DE") : QColor("#5F5A52")));
     if (below) p.fillRect(QRectF(r.left(), r.bottom() + 5, p.fontMetrics().horizontalAdvance(name), 14), theme().mat);
-    p.drawText(QRectF(r.left() + (below ? 0 : 8), below ? r.bottom() + 3 : r.bottom() - 21, r.width(), 18), Qt::AlignLeft | Qt::AlignVCenter, name);
+    p.drawText(QRectF(r.left() + (below ? 0 : 8), below ? r.bottom() + 3 : r.bottom() - 21, r.width(), 18),
+               Qt::AlignLeft | Qt::AlignVCenter, name);
   }
   paintSelection(p);
   if (project.pieces.empty()) paintEmpty(p);
@@ -565,7 +576,8 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
       band_ = QRectF(press_, at).normalized();
       update();
       break;
-    default: break;
+    default:
+      break;
   }
   last_ = at;
 }
@@ -633,15 +645,26 @@ void Bench::nudge(double dx, double dy) {
 void Bench::keyPressEvent(QKeyEvent* event) {
   const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
   switch (event->key()) {
-    case Qt::Key_Left: nudge(-step, 0); break;
-    case Qt::Key_Right: nudge(step, 0); break;
-    case Qt::Key_Up: nudge(0, -step); break;
-    case Qt::Key_Down: nudge(0, step); break;
-    case Qt::Key_Escape: session_.select({}); break;
+    case Qt::Key_Left:
+      nudge(-step, 0);
+      break;
+    case Qt::Key_Right:
+      nudge(step, 0);
+      break;
+    case Qt::Key_Up:
+      nudge(0, -step);
+      break;
+    case Qt::Key_Down:
+      nudge(0, step);
+      break;
+    case Qt::Key_Escape:
+      session_.select({});
+      break;
     case Qt::Key_Space:
       if (!event->isAutoRepeat()) space_ = true, setCursor(Qt::OpenHandCursor);
       break;
-    default: QWidget::keyPressEvent(event);
+    default:
+      QWidget::keyPressEvent(event);
   }
 }
 

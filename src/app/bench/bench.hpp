@@ -76,8 +76,8 @@ class Bench : public QWidget {
   [[nodiscard]] Box selectionBounds() const;
   [[nodiscard]] std::optional<LineRef> hit(QPointF at) const;
   void clickAt(QPointF at, Qt::KeyboardModifiers keys);
-  void refresh();       // the art changed: paint it anew
-  void viewChanged();   // the view moved: paint anew, show the old picture meanwhile
+  void refresh();      // the art changed: paint it anew
+  void viewChanged();  // the view moved: paint anew, show the old picture meanwhile
   void paintArt(QPainter& p);
   void paintMarks(QPainter& p);
   void paintSelection(QPainter& p);

@@ -24,7 +24,8 @@ double ruler_step(double px_per_unit, double min_px, bool inch) {
   }
 }
 
-void paint_rulers(QPainter& p, const QRectF& area, const View& view, LengthUnit unit, const Box& marked, const Theme& theme) {
+void paint_rulers(QPainter& p, const QRectF& area, const View& view, LengthUnit unit, const Box& marked,
+                  const Theme& theme) {
   const bool inch = unit == LengthUnit::inch;
   const double mm = inch ? kMmPerInch : 1;
   const double px = view.px_per_mm * mm;
@@ -36,7 +37,8 @@ void paint_rulers(QPainter& p, const QRectF& area, const View& view, LengthUnit 
   p.fillRect(QRectF(area.left(), area.top(), kRulerWidth, area.height()), theme.ground);
   if (!marked.empty()) {
     const QRectF r = view.to_px(marked);
-    p.setClipRect(area.adjusted(kRulerWidth, kRulerHeight, 0, 0).united(QRectF(area.left() + kRulerWidth, area.top(), area.width(), kRulerHeight)));
+    p.setClipRect(area.adjusted(kRulerWidth, kRulerHeight, 0, 0)
+                      .united(QRectF(area.left() + kRulerWidth, area.top(), area.width(), kRulerHeight)));
     p.fillRect(QRectF(r.left(), area.top(), r.width(), kRulerHeight), theme.accent_soft);
     p.setClipRect(QRectF(area.left(), area.top() + kRulerHeight, kRulerWidth, area.height()));
     p.fillRect(QRectF(area.left(), r.top(), kRulerWidth, r.height()), theme.accent_soft);
@@ -76,7 +78,8 @@ void paint_rulers(QPainter& p, const QRectF& area, const View& view, LengthUnit 
   }
   p.fillRect(QRectF(area.left(), area.top(), kRulerWidth, kRulerHeight), theme.ground);
   p.setPen(theme.quiet);
-  p.drawText(QRectF(area.left(), area.top(), kRulerWidth, kRulerHeight), Qt::AlignCenter, inch ? QStringLiteral("in") : QStringLiteral("mm"));
+  p.drawText(QRectF(area.left(), area.top(), kRulerWidth, kRulerHeight), Qt::AlignCenter,
+             inch ? QStringLiteral("in") : QStringLiteral("mm"));
   p.restore();
 }
 

@@ -23,9 +23,12 @@ class RowPainter : public QStyledItemDelegate {
 
   QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex& index) const override {
     switch (index.data(LedgerModel::KindRole).toInt()) {
-      case LedgerModel::stock_row: return {200, 27};
-      case LedgerModel::piece_row: return {200, 58};
-      default: return {200, 24};
+      case LedgerModel::stock_row:
+        return {200, 27};
+      case LedgerModel::piece_row:
+        return {200, 58};
+      default:
+        return {200, 24};
     }
   }
 
@@ -42,7 +45,8 @@ class RowPainter : public QStyledItemDelegate {
     }
     if (kind == LedgerModel::stock_row) {
       paintStock(*p, r, index.data(LedgerModel::StockRole).toString().toStdString());
-    } else if (const Piece* piece = find_piece(model_.session().project(), index.data(LedgerModel::PieceRole).toInt())) {
+    } else if (const Piece* piece =
+                   find_piece(model_.session().project(), index.data(LedgerModel::PieceRole).toInt())) {
       if (kind == LedgerModel::piece_row) {
         paintPiece(*p, r, *piece, selected);
       } else {
@@ -73,7 +77,8 @@ class RowPainter : public QStyledItemDelegate {
     p.setFont(ui_font(13, true));
     p.setPen(t.ink);
     const Sheet* sheet = sheet_of(project, id);
-    const QString mat = sheet && std::any_of(project.sheets.begin(), project.sheets.end(), [&](const Sheet& s) { return s.load != sheet->load; })
+    const QString mat = sheet && std::any_of(project.sheets.begin(), project.sheets.end(),
+                                             [&](const Sheet& s) { return s.load != sheet->load; })
                             ? tr("mat load %1").arg(sheet->load)
                             : tr("1 sheet");
     QFont small = ui_font(11);
@@ -89,7 +94,8 @@ class RowPainter : public QStyledItemDelegate {
     const Theme& t = theme();
     const Session& session = model_.session();
     const auto& drawn = session.drawing().pieces;
-    const auto found = std::find_if(drawn.begin(), drawn.end(), [&](const auto& d) { return d->piece->id == piece.id; });
+    const auto found =
+        std::find_if(drawn.begin(), drawn.end(), [&](const auto& d) { return d->piece->id == piece.id; });
     const QRectF box(16, r.top() + 8, 42, 42);
     if (found != drawn.end()) {
       // A picture for each state of a piece; painting it anew each time would make scrolling slow.
@@ -114,11 +120,13 @@ class RowPainter : public QStyledItemDelegate {
     const int room = static_cast<int>(x - 68);
     p.setPen(t.ink);
     p.setFont(ui_font(13, selected));
-    p.drawText(QRectF(68, r.top() + 9, room, 20), Qt::AlignVCenter, p.fontMetrics().elidedText(qs(piece.name), Qt::ElideRight, room));
+    p.drawText(QRectF(68, r.top() + 9, room, 20), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(qs(piece.name), Qt::ElideRight, room));
     p.setFont(ui_font(12));
     p.setPen(t.quiet);
     const LengthUnit unit = session.project().unit;
-    const QString size = found != drawn.end() ? size_text((*found)->bounds, unit) + QChar(' ') + unit_word(unit) : QString();
+    const QString size =
+        found != drawn.end() ? size_text((*found)->bounds, unit) + QChar(' ') + unit_word(unit) : QString();
     p.drawText(QRectF(68, r.top() + 29, r.width() - 84, 18), Qt::AlignVCenter, size);
     p.setPen(QPen(t.hairline, 1));
     p.setRenderHint(QPainter::Antialiasing, false);
@@ -135,7 +143,8 @@ class RowPainter : public QStyledItemDelegate {
     const int right = std::min(96, p.fontMetrics().horizontalAdvance(tool));
     p.setPen(t.ink);
     const int room = static_cast<int>(r.right()) - 14 - right - 8 - 90;
-    p.drawText(QRectF(90, r.top(), room, r.height()), Qt::AlignVCenter, p.fontMetrics().elidedText(qs(line.id), Qt::ElideMiddle, room));
+    p.drawText(QRectF(90, r.top(), room, r.height()), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(qs(line.id), Qt::ElideMiddle, room));
     p.setPen(line.role_guessed ? t.hands.darker(t.dark ? 100 : 125) : t.quiet);
     p.drawText(QRectF(r.right() - 14 - right, r.top(), right, r.height()), Qt::AlignRight | Qt::AlignVCenter,
                p.fontMetrics().elidedText(tool, Qt::ElideRight, right));

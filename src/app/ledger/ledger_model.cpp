@@ -59,7 +59,8 @@ int LedgerModel::rowCount(const QModelIndex& parent) const {
 QVariant LedgerModel::data(const QModelIndex& index, int role) const {
   if (!index.isValid()) return {};
   const bool is_line = index.internalId() != 0;
-  const Row& row = rows_[is_line ? static_cast<std::size_t>(index.internalId()) - 1 : static_cast<std::size_t>(index.row())];
+  const Row& row =
+      rows_[is_line ? static_cast<std::size_t>(index.internalId()) - 1 : static_cast<std::size_t>(index.row())];
   const Project& project = session_.project();
   if (role == KindRole) return is_line ? line_row : row.stock.empty() ? piece_row : stock_row;
   if (role == PieceRole) return row.piece;

@@ -1,6 +1,5 @@
 #include "app/panels/panel.hpp"
 
-
 #include "app/style.hpp"
 #include "app/widgets/paint_widgets.hpp"
 

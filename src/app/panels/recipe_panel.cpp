@@ -92,7 +92,9 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   for (auto* f : {width_, height_}) connect(f, &NumberField::committed, &session_, &Session::seal);
   connect(lock_, &QToolButton::clicked, this, [this](bool on) {
     const auto pieces = session_.selectedPieces();
-    if (pieces.size() == 1) session_.commit(set_aspect_lock(session_.project(), pieces.front(), on), on ? tr("Keep proportions") : tr("Free proportions"));
+    if (pieces.size() == 1)
+      session_.commit(set_aspect_lock(session_.project(), pieces.front(), on),
+                      on ? tr("Keep proportions") : tr("Free proportions"));
   });
 
   lane_ = new RecipeLane(piece_part_);
@@ -118,7 +120,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   stock_->setObjectName(QStringLiteral("stockBox"));
   stock_->setAccessibleName(tr("Stock of the piece"));
   form->addRow(make_label(tr("stock"), "quiet", piece_part_), stock_);
-  turn_ = new NumberField(tr("Turn by degrees, counter-clockwise"), NumberField::Kind::plain, piece_part_, QStringLiteral("°"), 1);
+  turn_ = new NumberField(tr("Turn by degrees, counter-clockwise"), NumberField::Kind::plain, piece_part_,
+                          QStringLiteral("°"), 1);
   turn_->setRange(-360, 360);
   auto* turn = new QPushButton(tr("Turn"), piece_part_);
   set_kind(turn, "chip");
@@ -131,7 +134,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   piece->addLayout(form);
   connect(stock_, &QComboBox::activated, this, [this](int row) {
     Project next = session_.project();
-    for (const int id : session_.selectedPieces()) next = set_stock(std::move(next), id, stock_->itemData(row).toString().toStdString());
+    for (const int id : session_.selectedPieces())
+      next = set_stock(std::move(next), id, stock_->itemData(row).toString().toStdString());
     session_.commit(std::move(next), tr("Change the stock"));
   });
   connect(turn, &QPushButton::clicked, this, [this] {
@@ -158,7 +162,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
     ++at;
     role_chips_.push_back(chip);
     connect(chip, &QPushButton::clicked, this, [this, role] {
-      session_.commit(assign_role(session_.project(), session_.selectedLines(), role), tr("Make it %1").arg(role_name(role)));
+      session_.commit(assign_role(session_.project(), session_.selectedLines(), role),
+                      tr("Make it %1").arg(role_name(role)));
       updateLines();
     });
   }
@@ -172,7 +177,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   tool_->setAccessibleName(tr("Tool of the selected lines"));
   with->addWidget(tool_, 0, 1);
   with->addWidget(make_label(tr("repeats"), "quiet", content_), 1, 0);
-  repeats_ = new NumberField(tr("Times the tool goes over the lines; 0 = as the stock says"), NumberField::Kind::plain, content_, tr("times"));
+  repeats_ = new NumberField(tr("Times the tool goes over the lines; 0 = as the stock says"), NumberField::Kind::plain,
+                             content_, tr("times"));
   repeats_->setRange(0, 99);
   repeats_->setToolTip(tr("0 = as the stock says"));
   with->addWidget(repeats_, 1, 1, Qt::AlignLeft);
@@ -191,7 +197,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
     session_.commit(std::move(next), tr("Change the tool"));
   });
   connect(repeats_, &NumberField::edited, this, [this](double n) {
-    session_.commit(set_repeats(session_.project(), session_.selectedLines(), static_cast<int>(n)), tr("Change the repeats"), "repeats");
+    session_.commit(set_repeats(session_.project(), session_.selectedLines(), static_cast<int>(n)),
+                    tr("Change the repeats"), "repeats");
   });
   connect(repeats_, &NumberField::committed, &session_, &Session::seal);
   confirm_ = new QPushButton(content_);
@@ -223,7 +230,9 @@ void RecipePanel::resize(bool width, double mm) {
 void RecipePanel::place(bool x, double mm) {
   const Box box = bounds_of(session_.drawing(), session_.selection());
   if (box.empty()) return;
-  session_.commit(move_pieces(session_.project(), session_.selectedPieces(), x ? Vec{mm - box.x0, 0} : Vec{0, mm - box.y0}), tr("Move"), "type-place");
+  session_.commit(
+      move_pieces(session_.project(), session_.selectedPieces(), x ? Vec{mm - box.x0, 0} : Vec{0, mm - box.y0}),
+      tr("Move"), "type-place");
 }
 
 void RecipePanel::update() {
@@ -234,14 +243,16 @@ void RecipePanel::update() {
   content_->setVisible(any);
   static_cast<QLabel*>(empty_)->setText(
       project.pieces.empty() ? tr("Nothing here yet. Bring in a drawing with Ctrl+I, or drop a file on the bench.")
-                             : tr("Click a piece on the bench or in the ledger to see its size, its stock and what its lines are for. Click it again to pick a single line."));
+                             : tr("Click a piece on the bench or in the ledger to see its size, its stock and what its "
+                                  "lines are for. Click it again to pick a single line."));
   if (!any) {
     setSubject({});
     return;
   }
   const Piece* piece = find_piece(project, pieces.front());
   setSubject(pieces.size() == 1 ? qs(piece->name) : counted(pieces.size(), tr("piece"), tr("pieces")));
-  const bool whole = std::any_of(session_.selection().begin(), session_.selection().end(), [](const LineRef& r) { return r.line.empty(); });
+  const bool whole = std::any_of(session_.selection().begin(), session_.selection().end(),
+                                 [](const LineRef& r) { return r.line.empty(); });
   piece_part_->setVisible(whole);
   if (whole) updatePiece(*piece, bounds_of(session_.drawing(), session_.selection()));
   updateLines();
@@ -279,15 +290,24 @@ void RecipePanel::updatePiece(const Piece& piece, const Box& bounds) {
     }
     const double scale = std::sqrt(std::abs(piece.placement.determinant()));
     const double angle = std::atan2(-piece.placement.b, piece.placement.a) * 180 / 3.14159265358979;
-    QString size_detail = scale > 0.9995 && scale < 1.0005 ? tr("at the size of the file") : tr("%1 % of the file").arg(QLocale().toString(scale * 100, 'f', 1));
+    QString size_detail = scale > 0.9995 && scale < 1.0005
+                              ? tr("at the size of the file")
+                              : tr("%1 % of the file").arg(QLocale().toString(scale * 100, 'f', 1));
     if (std::abs(angle) > 0.05) size_detail += tr("  ·  turned %1°").arg(QLocale().toString(angle, 'f', 1));
-    lane_->setSteps({{tr("Brought in"), QStringLiteral("%1  ·  %2").arg(qs(piece.source.file.empty() ? piece.name : piece.source.file), piece.source.unit_source == UnitSource::stated ? tr("size stated") : tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))),
-                      counted(piece.lines.size(), tr("line"), tr("lines"))},
-                     {tr("Sized"), size_detail, QStringLiteral("%1 %2").arg(size_text(bounds, unit), unit_word(unit))},
-                     {tr("Roles"), tr("%1 closed contours, %2 open").arg(contours).arg(open), [&] {
-                        const auto guessed = std::count_if(piece.lines.begin(), piece.lines.end(), [](const Line& l) { return l.role_guessed; });
-                        return guessed ? tr("%1 guessed").arg(guessed) : tr("confirmed");
-                      }()}});
+    lane_->setSteps(
+        {{tr("Brought in"),
+          QStringLiteral("%1  ·  %2")
+              .arg(qs(piece.source.file.empty() ? piece.name : piece.source.file),
+                   piece.source.unit_source == UnitSource::stated
+                       ? tr("size stated")
+                       : tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))),
+          counted(piece.lines.size(), tr("line"), tr("lines"))},
+         {tr("Sized"), size_detail, QStringLiteral("%1 %2").arg(size_text(bounds, unit), unit_word(unit))},
+         {tr("Roles"), tr("%1 closed contours, %2 open").arg(contours).arg(open), [&] {
+            const auto guessed =
+                std::count_if(piece.lines.begin(), piece.lines.end(), [](const Line& l) { return l.role_guessed; });
+            return guessed ? tr("%1 guessed").arg(guessed) : tr("confirmed");
+          }()}});
   }
 }
 
@@ -322,7 +342,8 @@ void RecipePanel::updateLines() {
       guessed += line.role_guessed;
     }
   }
-  lines_heading_->setText(refs.size() == 1 ? tr("Line %1 is for").arg(qs(refs.front().line)) : tr("%1 lines are for").arg(refs.size()));
+  lines_heading_->setText(refs.size() == 1 ? tr("Line %1 is for").arg(qs(refs.front().line))
+                                           : tr("%1 lines are for").arg(refs.size()));
   for (auto* chip : role_chips_) {
     const auto role = static_cast<Role>(chip->property("role").toInt());
     chip->setChecked(roles.contains(role));
@@ -333,12 +354,15 @@ void RecipePanel::updateLines() {
   if (roles.size() == 1 && runs(role)) {
     for (const auto& tool : project.tools) {
       if (!serves(tool, role)) continue;
-      tool_->addItem(role == Role::draw ? swatch_icon(to_qcolor(tool.ink)) : role_icon(role, role_color(role, theme().dark)), qs(tool.name), qs(tool.id));
+      tool_->addItem(
+          role == Role::draw ? swatch_icon(to_qcolor(tool.ink)) : role_icon(role, role_color(role, theme().dark)),
+          qs(tool.name), qs(tool.id));
     }
     if (tools.size() == 1) {
       int row = tool_->findData(qs(*tools.begin()));
       if (row < 0 && !tools.begin()->empty()) {
-        tool_->addItem(tr("%1 (cannot %2)").arg(tool_name(project, *tools.begin()), role_name(role)), qs(*tools.begin()));
+        tool_->addItem(tr("%1 (cannot %2)").arg(tool_name(project, *tools.begin()), role_name(role)),
+                       qs(*tools.begin()));
         row = tool_->count() - 1;
       }
       tool_->setCurrentIndex(row);
@@ -356,7 +380,9 @@ void RecipePanel::updateLines() {
 
   // Rebuilt only when it would read otherwise: rows keep the keyboard's place.
   std::string key;
-  for (const auto& [color, group] : by_color) key += hex(color) + std::to_string(group.lines.size()) + std::to_string(static_cast<int>(group.role)) + group.tool + std::to_string(group.lines.front().piece);
+  for (const auto& [color, group] : by_color)
+    key += hex(color) + std::to_string(group.lines.size()) + std::to_string(static_cast<int>(group.role)) + group.tool +
+           std::to_string(group.lines.front().piece);
   for (const auto& [layer, lines] : by_layer) key += layer + std::to_string(lines.size());
   if (key == colors_shown_) return;
   colors_shown_ = key;
@@ -369,10 +395,16 @@ void RecipePanel::updateLines() {
     colors_->addWidget(row);
   };
   for (const auto& [color, group] : by_color) {
-    add(swatch_icon(to_qcolor(color)), counted(group.lines.size(), tr("line"), tr("lines")) + QStringLiteral("  ·  ") + role_name(group.role) + (group.tool.empty() ? QString() : QStringLiteral(", ") + tool_name(project, group.tool)), group.lines);
+    add(swatch_icon(to_qcolor(color)),
+        counted(group.lines.size(), tr("line"), tr("lines")) + QStringLiteral("  ·  ") + role_name(group.role) +
+            (group.tool.empty() ? QString() : QStringLiteral(", ") + tool_name(project, group.tool)),
+        group.lines);
   }
   if (by_layer.size() > 1) {
-    for (const auto& [layer, lines] : by_layer) add(QIcon(), tr("Layer %1").arg(qs(layer)) + QStringLiteral("  ·  ") + counted(lines.size(), tr("line"), tr("lines")), lines);
+    for (const auto& [layer, lines] : by_layer)
+      add(QIcon(),
+          tr("Layer %1").arg(qs(layer)) + QStringLiteral("  ·  ") + counted(lines.size(), tr("line"), tr("lines")),
+          lines);
   }
 }
 

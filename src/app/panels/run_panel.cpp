@@ -12,7 +12,8 @@
 
 namespace dotlane {
 
-RunPanel::RunPanel(Session& session, RunController& run, QWidget* parent) : Panel(tr("Run"), parent), session_(session), run_(run) {
+RunPanel::RunPanel(Session& session, RunController& run, QWidget* parent)
+    : Panel(tr("Run"), parent), session_(session), run_(run) {
   setObjectName(QStringLiteral("runPanel"));
   contents_ = new QVBoxLayout;
   contents_->setSpacing(8);
@@ -26,7 +27,8 @@ RunPanel::RunPanel(Session& session, RunController& run, QWidget* parent) : Pane
   rebuild();
 }
 
-QPushButton* RunPanel::addButton(const QString& text, const char* kind, const char* name, QLayout* row, std::function<void()> action) {
+QPushButton* RunPanel::addButton(const QString& text, const char* kind, const char* name, QLayout* row,
+                                 std::function<void()> action) {
   auto* button = new QPushButton(text, body());
   button->setObjectName(QString::fromLatin1(name));
   set_kind(button, kind);
@@ -56,11 +58,19 @@ void RunPanel::rebuild() {
   shown_ = run_.state();
   setSubject({});
   switch (run_.state()) {
-    case RunController::State::idle: buildReady(); break;
+    case RunController::State::idle:
+      buildReady();
+      break;
     case RunController::State::running:
-    case RunController::State::held: buildRunning(); break;
-    case RunController::State::paused: buildPause(); break;
-    case RunController::State::over: buildOver(); break;
+    case RunController::State::held:
+      buildRunning();
+      break;
+    case RunController::State::paused:
+      buildPause();
+      break;
+    case RunController::State::over:
+      buildOver();
+      break;
   }
   // The button that had the keyboard is gone: hand it to the one that leads on.
   for (const char* name : {"startRun", "confirmLoaded", "holdRun", "resumeRun", "clearRun"}) {
@@ -82,14 +92,18 @@ QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads, std::s
       if (plan.passes[i].tool == tool->id) depth = std::max(depth, plan.passes[i].depth);
     }
     if (tool->kind == "blade") {
-      out << (depth > 0 ? tr("Blade depth: mark %1 on the holder. Make a test cut on a scrap of the same stock.").arg(QLocale().toString(depth, 'g', 3))
+      out << (depth > 0 ? tr("Blade depth: mark %1 on the holder. Make a test cut on a scrap of the same stock.")
+                              .arg(QLocale().toString(depth, 'g', 3))
                         : tr("Blade depth: set it for this stock. Make a test cut on a scrap."));
     } else if (tool->kind == "pen" || tool->kind == "chisel marker" || tool->kind == "pencil") {
-      out << tr("Scribble on scrap until the ink runs evenly.") << tr("Set the tip's height over a scrap, so that it leaves no dot on the work.");
+      out << tr("Scribble on scrap until the ink runs evenly.")
+          << tr("Set the tip's height over a scrap, so that it leaves no dot on the work.");
     } else if (tool->kind == "foil tip") {
       out << tr("Tape the foil flat over the whole area. The heated tip burns: keep fingers away.");
     } else if (tool->kind == "engraving tip") {
-      out << tr("Tape the blank on all four sides. Lift shards with tape, never with fingers; do not blow dust at your face.");
+      out << tr(
+          "Tape the blank on all four sides. Lift shards with tape, never with fingers; do not blow dust at your "
+          "face.");
     } else if (tool->kind == "scoring tip") {
       out << tr("The scoring tip points straight down and does not turn in its holder.");
     }
@@ -113,7 +127,8 @@ void RunPanel::addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<H
     } else if (load.take_out.empty()) {
       text = tr("put in <b>%1</b>").arg(tool_name(project, load.put_in));
     } else {
-      text = tr("take out %1, put in <b>%2</b>").arg(tool_name(project, load.take_out), tool_name(project, load.put_in));
+      text =
+          tr("take out %1, put in <b>%2</b>").arg(tool_name(project, load.take_out), tool_name(project, load.put_in));
     }
     column->addWidget(make_label(text, "body", parent));
     if (choose) {
@@ -154,7 +169,11 @@ void RunPanel::buildReady() {
     auto* swatch = new QLabel(card);
     swatch->setPixmap(swatch_icon(stock ? to_qcolor(stock->color) : theme().field).pixmap(20, 20));
     row->addWidget(swatch, 0, Qt::AlignTop);
-    row->addWidget(make_label(tr("lay <b>%1</b>, %2 %3, on the mat").arg(qs(stock ? stock->name : sheet.stock), size_text(sheet.area, project.unit), unit_word(project.unit)), "body", card), 1);
+    row->addWidget(make_label(tr("lay <b>%1</b>, %2 %3, on the mat")
+                                  .arg(qs(stock ? stock->name : sheet.stock), size_text(sheet.area, project.unit),
+                                       unit_word(project.unit)),
+                              "body", card),
+                   1);
     box->addLayout(row);
   }
   addHolders(box, card, plan.first_load, false);
@@ -162,9 +181,15 @@ void RunPanel::buildReady() {
   QStringList checks = thingsToCheck(plan.first_load, 0);
   if (plan.mirrored) checks << tr("The job is mirrored here. Leave the machine's mirror switch off.");
   addBullets(checks, body(), contents_);
-  contents_->addWidget(make_label(tr("Blades and swarf cut skin. Stay with a heated or engraving run. The machine's manual, the material's data sheet and local rules come first."), "quiet", body()));
-  const auto errors = std::count_if(session_.derived().findings.begin(), session_.derived().findings.end(), [](const Finding& f) { return f.severity == Severity::error; });
-  if (errors > 0) contents_->addWidget(make_label(tr("%1 in Second look must be settled first, or parts will be missing or spoiled.").arg(counted(static_cast<std::size_t>(errors), tr("finding"), tr("findings"))), "serious", body()));
+  contents_->addWidget(make_label(tr("Blades and swarf cut skin. Stay with a heated or engraving run. The machine's "
+                                     "manual, the material's data sheet and local rules come first."),
+                                  "quiet", body()));
+  const auto errors = std::count_if(session_.derived().findings.begin(), session_.derived().findings.end(),
+                                    [](const Finding& f) { return f.severity == Severity::error; });
+  if (errors > 0)
+    contents_->addWidget(make_label(tr("%1 in Second look must be settled first, or parts will be missing or spoiled.")
+                                        .arg(counted(static_cast<std::size_t>(errors), tr("finding"), tr("findings"))),
+                                    "serious", body()));
   auto* scale = new QComboBox(body());
   scale->setObjectName(QStringLiteral("scaleBox"));
   scale->setAccessibleName(tr("Speed of the rehearsal"));
@@ -176,10 +201,11 @@ void RunPanel::buildReady() {
   scale->setCurrentIndex(scale_row_);
   connect(scale, &QComboBox::currentIndexChanged, this, [this](int row) { scale_row_ = row; });
   contents_->addWidget(scale);
-  addButton(errors > 0 ? tr("Rehearse anyway") : tr("Rehearse on the simulated cutter"), "primary", "startRun", contents_, [this, scale] {
-    run_.setTimeScale(scale->currentData().toDouble());
-    session_.whenDerived([this] { run_.start(); });
-  });
+  addButton(errors > 0 ? tr("Rehearse anyway") : tr("Rehearse on the simulated cutter"), "primary", "startRun",
+            contents_, [this, scale] {
+              run_.setTimeScale(scale->currentData().toDouble());
+              session_.whenDerived([this] { run_.start(); });
+            });
 }
 
 void RunPanel::buildRunning() {
@@ -201,7 +227,9 @@ void RunPanel::buildRunning() {
   }
   addButton(tr("Cancel the run"), "pill", "cancelRun", row, [this] { run_.cancel(); });
   contents_->addLayout(row);
-  contents_->addWidget(make_label(tr("Do not unload the mat between passes: what is drawn and what is cut must land in register."), "quiet", body()));
+  contents_->addWidget(
+      make_label(tr("Do not unload the mat between passes: what is drawn and what is cut must land in register."),
+                 "quiet", body()));
   progress();
 }
 
@@ -209,11 +237,16 @@ void RunPanel::progress() {
   if (!bar_) return;
   const Plan& plan = run_.plan();
   bar_->setValue(plan.seconds > 0 ? static_cast<int>(1000 * run_.planTime() / plan.seconds) : 0);
-  left_->setText(run_.state() == RunController::State::held ? tr("Held") : tr("%1 left").arg(time_text(run_.secondsLeft())));
+  left_->setText(run_.state() == RunController::State::held ? tr("Held")
+                                                            : tr("%1 left").arg(time_text(run_.secondsLeft())));
   const int current = run_.currentPass();
   if (current < 1) return;
   const Pass& pass = plan.passes[static_cast<std::size_t>(current) - 1];
-  where_->setText(tr("Pass %1 of %2: %3 with %4, holder %5").arg(current).arg(plan.passes.size()).arg(role_name(pass.role), tool_name(session_.project(), pass.tool)).arg(pass.holder));
+  where_->setText(tr("Pass %1 of %2: %3 with %4, holder %5")
+                      .arg(current)
+                      .arg(plan.passes.size())
+                      .arg(role_name(pass.role), tool_name(session_.project(), pass.tool))
+                      .arg(pass.holder));
 }
 
 void RunPanel::buildPause() {
@@ -234,7 +267,9 @@ void RunPanel::buildPause() {
       const Stock* stock = find_stock(session_.project(), sheet.stock);
       if (sheet.load == pause->load && stock) names << qs(stock->name);
     }
-    box->addWidget(make_label(tr("Take the mat out and put in mat load %1 with <b>%2</b>.").arg(pause->load).arg(names.join(tr(" and "))), "body", card));
+    box->addWidget(make_label(
+        tr("Take the mat out and put in mat load %1 with <b>%2</b>.").arg(pause->load).arg(names.join(tr(" and "))),
+        "body", card));
   } else {
     box->addWidget(make_label(tr("Leave the mat where it is."), "body", card));
   }
@@ -262,7 +297,10 @@ void RunPanel::buildOver() {
   set_kind(card, done ? "card" : "serious");
   auto* box = new QVBoxLayout(card);
   box->setContentsMargins(12, 10, 12, 12);
-  box->addWidget(make_label(done ? tr("The rehearsal is done") : record.outcome == Outcome::cancelled ? tr("The run was cancelled") : tr("The run failed"), "title", card));
+  box->addWidget(make_label(done                                   ? tr("The rehearsal is done")
+                            : record.outcome == Outcome::cancelled ? tr("The run was cancelled")
+                                                                   : tr("The run failed"),
+                            "title", card));
   if (!record.problem.empty()) box->addWidget(make_label(qs(record.problem), "body", card));
   auto* form = new QFormLayout;
   form->setVerticalSpacing(3);
@@ -276,9 +314,11 @@ void RunPanel::buildOver() {
   figure(tr("running time"), time_text(record.seconds));
   figure(tr("as planned"), time_text(run_.plan().running_seconds()));
   figure(tr("pauses"), QLocale().toString(record.pauses));
-  for (const auto& [tool, mm] : record.marked_mm) figure(tool_name(session_.project(), tool), run_length_text(mm, session_.project().unit));
+  for (const auto& [tool, mm] : record.marked_mm)
+    figure(tool_name(session_.project(), tool), run_length_text(mm, session_.project().unit));
   contents_->addWidget(card);
-  contents_->addWidget(make_label(tr("The bench shows what each tool marked, at the width of its tip."), "quiet", body()));
+  contents_->addWidget(
+      make_label(tr("The bench shows what each tool marked, at the width of its tip."), "quiet", body()));
   addButton(tr("Set up another run"), "soft", "clearRun", contents_, [this] { run_.clear(); });
 }
 

@@ -24,7 +24,8 @@ class RunPanel : public Panel {
   void progress();
   void addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads, bool choose);
   [[nodiscard]] QStringList thingsToCheck(const std::vector<HolderLoad>& loads, std::size_t first_pass) const;
-  QPushButton* addButton(const QString& text, const char* kind, const char* name, QLayout* row, std::function<void()> run);
+  QPushButton* addButton(const QString& text, const char* kind, const char* name, QLayout* row,
+                         std::function<void()> run);
   void addBullets(const QStringList& texts, QWidget* parent, QVBoxLayout* box);
 
   Session& session_;

@@ -33,16 +33,24 @@ void SecondLook::update() {
   clear(cards_);
   setSubject(findings.empty() ? tr("all clear") : counted(findings.size(), tr("finding"), tr("findings")));
   if (findings.empty()) {
-    cards_->addWidget(make_label(session_.project().pieces.empty() ? tr("Nothing to look at yet.") : tr("Nothing stands out. Still: test on a scrap of the same stock first, and keep to the machine's manual."), "quiet", body()));
+    cards_->addWidget(make_label(session_.project().pieces.empty()
+                                     ? tr("Nothing to look at yet.")
+                                     : tr("Nothing stands out. Still: test on a scrap of the same stock first, and "
+                                          "keep to the machine's manual."),
+                                 "quiet", body()));
   }
   for (std::size_t i = 0; i < std::min(kMost, findings.size()); ++i) {
     const Finding& finding = findings[i];
     auto* card = new QFrame(body());
-    set_kind(card, finding.severity == Severity::error ? "serious" : finding.severity == Severity::warning ? "hands" : "card");
+    set_kind(card, finding.severity == Severity::error     ? "serious"
+                   : finding.severity == Severity::warning ? "hands"
+                                                           : "card");
     auto* box = new QVBoxLayout(card);
     box->setContentsMargins(12, 8, 12, 10);
     box->setSpacing(6);
-    const QString word = finding.severity == Severity::error ? tr("Must be settled") : finding.severity == Severity::warning ? tr("Look here") : tr("Good to know");
+    const QString word = finding.severity == Severity::error     ? tr("Must be settled")
+                         : finding.severity == Severity::warning ? tr("Look here")
+                                                                 : tr("Good to know");
     box->addWidget(make_label(word, "name", card));
     auto* text = make_label(qs(finding.message), "body", card);
     text->setTextInteractionFlags(Qt::TextSelectableByMouse);
@@ -68,13 +76,13 @@ void SecondLook::update() {
       auto* button = new QPushButton(qs(fix.label), card);
       button->setObjectName(QStringLiteral("fix-") + qs(finding.code));
       add(button, fix.label.size() > 22);
-      connect(button, &QPushButton::clicked, this, [this, finding, fix] {
-        session_.commit(apply_fix(session_.project(), finding, fix), qs(fix.label));
-      });
+      connect(button, &QPushButton::clicked, this,
+              [this, finding, fix] { session_.commit(apply_fix(session_.project(), finding, fix), qs(fix.label)); });
     }
     cards_->addWidget(card);
   }
-  if (findings.size() > kMost) cards_->addWidget(make_label(tr("and %1 more").arg(findings.size() - kMost), "quiet", body()));
+  if (findings.size() > kMost)
+    cards_->addWidget(make_label(tr("and %1 more").arg(findings.size() - kMost), "quiet", body()));
 }
 
 }  // namespace dotlane

@@ -28,40 +28,52 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
   holders_->addItems({tr("one holder"), tr("two holders")});
   form->addRow(make_label(tr("mat"), "quiet", body()), mat_);
   form->addRow(make_label(tr("holders"), "quiet", body()), holders_);
-  auto field = [&](const QString& label, const QString& name, NumberField::Kind kind, const QString& unit, double Machine::*member, double low, double high, int decimals = 0) {
+  auto field = [&](const QString& label, const QString& name, NumberField::Kind kind, const QString& unit,
+                   double Machine::*member, double low, double high, int decimals = 0) {
     auto* f = new NumberField(name, kind, body(), unit, decimals);
     f->setRange(low, high);
     form->addRow(make_label(label, "quiet", body()), f);
     connect(f, &NumberField::edited, this, [this, label, member](double v) {
-      editMachine(tr("Change the machine: %1").arg(label), "machine-" + label.toStdString(), [&](Machine& m) { m.*member = v; });
+      editMachine(tr("Change the machine: %1").arg(label), "machine-" + label.toStdString(),
+                  [&](Machine& m) { m.*member = v; });
     });
     connect(f, &NumberField::committed, &session_, &Session::seal);
     return f;
   };
   using Kind = NumberField::Kind;
-  border_ = field(tr("border kept clear"), tr("Border kept clear on every side"), Kind::length, {}, &Machine::border_mm, 0, 100);
-  rated_ = field(tr("rated thickness"), tr("Thickest stock the machine is rated for"), Kind::length, {}, &Machine::rated_thickness_mm, 0, 20);
-  force_ = field(tr("most force"), tr("Most force the machine gives"), Kind::plain, tr("gf"), &Machine::max_force_gf, 1, 5000);
-  travel_ = field(tr("travel speed"), tr("Speed with the tool up"), Kind::plain, tr("mm/s"), &Machine::travel_mm_s, 1, 2000);
-  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::plain, tr("mm/s²"), &Machine::accel_mm_s2, 10, 50000);
-  lift_ = field(tr("lift or lower"), tr("Time to lift or lower the tool"), Kind::plain, tr("s"), &Machine::lift_s, 0, 10, 2);
-  swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0, 3600);
+  border_ = field(tr("border kept clear"), tr("Border kept clear on every side"), Kind::length, {}, &Machine::border_mm,
+                  0, 100);
+  rated_ = field(tr("rated thickness"), tr("Thickest stock the machine is rated for"), Kind::length, {},
+                 &Machine::rated_thickness_mm, 0, 20);
+  force_ = field(tr("most force"), tr("Most force the machine gives"), Kind::plain, tr("gf"), &Machine::max_force_gf, 1,
+                 5000);
+  travel_ =
+      field(tr("travel speed"), tr("Speed with the tool up"), Kind::plain, tr("mm/s"), &Machine::travel_mm_s, 1, 2000);
+  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::plain, tr("mm/s²"), &Machine::accel_mm_s2,
+                 10, 50000);
+  lift_ = field(tr("lift or lower"), tr("Time to lift or lower the tool"), Kind::plain, tr("s"), &Machine::lift_s, 0,
+                10, 2);
+  swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,
+                3600);
   connect(lift_, &NumberField::edited, this, [this](double v) {
-    editMachine(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift", [&](Machine& m) { m.lower_s = m.lift_s = v; });
+    editMachine(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift",
+                [&](Machine& m) { m.lower_s = m.lift_s = v; });
   });
   connect(mat_, &QComboBox::activated, this, [this](int row) {
     editMachine(tr("Change the mat"), "", [&](Machine& m) { m.mat = preset_mats()[static_cast<std::size_t>(row)]; });
   });
-  connect(holders_, &QComboBox::activated, this, [this](int row) {
-    editMachine(tr("Change the holders"), "", [&](Machine& m) { m.holders = row + 1; });
-  });
-  column()->addWidget(make_label(tr("The machine's manual and the material's data sheet come first. Do not go past the rated thickness or force."), "quiet", body()));
+  connect(holders_, &QComboBox::activated, this,
+          [this](int row) { editMachine(tr("Change the holders"), "", [&](Machine& m) { m.holders = row + 1; }); });
+  column()->addWidget(make_label(
+      tr("The machine's manual and the material's data sheet come first. Do not go past the rated thickness or force."),
+      "quiet", body()));
   column()->addStretch();
   connect(&session_, &Session::changed, this, &SheetsPanel::update);
   update();
 }
 
-void SheetsPanel::editMachine(const QString& label, const std::string& key, const std::function<void(Machine&)>& change) {
+void SheetsPanel::editMachine(const QString& label, const std::string& key,
+                              const std::function<void(Machine&)>& change) {
   Project next = session_.project();
   change(next.machine);
   session_.commit(std::move(next), label, key);
@@ -103,7 +115,8 @@ void SheetsPanel::update() {
         }
         return nullptr;
       };
-      auto edit_sheet = [this, id](const QString& label, const std::string& key, const std::function<void(Sheet&)>& change) {
+      auto edit_sheet = [this, id](const QString& label, const std::string& key,
+                                   const std::function<void(Sheet&)>& change) {
         Project next = session_.project();
         for (auto& x : next.sheets) {
           if (x.id == id) change(x);
@@ -114,20 +127,32 @@ void SheetsPanel::update() {
         auto* f = new NumberField(long_name, NumberField::Kind::length, card);
         f->setRange(low, 5000);
         form->addRow(make_label(label, "quiet", card), f);
-        connect(f, &NumberField::edited, this, [edit_sheet, set, long_name](double v) { edit_sheet(long_name, long_name.toStdString(), [&](Sheet& x) { set(x, v); }); });
+        connect(f, &NumberField::edited, this, [edit_sheet, set, long_name](double v) {
+          edit_sheet(long_name, long_name.toStdString(), [&](Sheet& x) { set(x, v); });
+        });
         connect(f, &NumberField::committed, &session_, &Session::seal);
         refresh_.push_back([this, f, get, sheet_now] {
           if (const Sheet* x = sheet_now()) f->setValue(get(*x), session_.project().unit);
         });
       };
-      length(tr("sheet width"), tr("Sheet width"), [](const Sheet& x) { return x.area.width(); }, [](Sheet& x, double v) { x.area.x1 = x.area.x0 + v; }, 1);
-      length(tr("sheet height"), tr("Sheet height"), [](const Sheet& x) { return x.area.height(); }, [](Sheet& x, double v) { x.area.y1 = x.area.y0 + v; }, 1);
-      length(tr("from left"), tr("Sheet from the left edge of the mat"), [](const Sheet& x) { return x.area.x0; }, [](Sheet& x, double v) { x.area.x1 += v - x.area.x0, x.area.x0 = v; }, 0);
-      length(tr("from top"), tr("Sheet from the top edge of the mat"), [](const Sheet& x) { return x.area.y0; }, [](Sheet& x, double v) { x.area.y1 += v - x.area.y0, x.area.y0 = v; }, 0);
+      length(
+          tr("sheet width"), tr("Sheet width"), [](const Sheet& x) { return x.area.width(); },
+          [](Sheet& x, double v) { x.area.x1 = x.area.x0 + v; }, 1);
+      length(
+          tr("sheet height"), tr("Sheet height"), [](const Sheet& x) { return x.area.height(); },
+          [](Sheet& x, double v) { x.area.y1 = x.area.y0 + v; }, 1);
+      length(
+          tr("from left"), tr("Sheet from the left edge of the mat"), [](const Sheet& x) { return x.area.x0; },
+          [](Sheet& x, double v) { x.area.x1 += v - x.area.x0, x.area.x0 = v; }, 0);
+      length(
+          tr("from top"), tr("Sheet from the top edge of the mat"), [](const Sheet& x) { return x.area.y0; },
+          [](Sheet& x, double v) { x.area.y1 += v - x.area.y0, x.area.y0 = v; }, 0);
       auto* load = new NumberField(tr("Mat load the sheet is on"), NumberField::Kind::plain, card);
       load->setRange(1, 99);
       form->addRow(make_label(tr("mat load"), "quiet", card), load);
-      connect(load, &NumberField::edited, this, [edit_sheet](double v) { edit_sheet(tr("Change the mat load"), "load", [&](Sheet& x) { x.load = static_cast<int>(v); }); });
+      connect(load, &NumberField::edited, this, [edit_sheet](double v) {
+        edit_sheet(tr("Change the mat load"), "load", [&](Sheet& x) { x.load = static_cast<int>(v); });
+      });
       connect(load, &NumberField::committed, &session_, &Session::seal);
       auto* thick = new NumberField(tr("Thickness of the stock"), NumberField::Kind::plain, card, tr("mm"), 2);
       thick->setRange(0, 20);
@@ -135,22 +160,26 @@ void SheetsPanel::update() {
       grammage->setRange(0, 2000);
       form->addRow(make_label(tr("thickness"), "quiet", card), thick);
       form->addRow(make_label(tr("grammage"), "quiet", card), grammage);
-      auto edit_stock = [this, stock_id](const QString& label, const std::string& key, double Stock::*member, double v) {
+      auto edit_stock = [this, stock_id](const QString& label, const std::string& key, double Stock::*member,
+                                         double v) {
         Project next = session_.project();
         for (auto& x : next.stocks) {
           if (x.id == stock_id) x.*member = v;
         }
         session_.commit(std::move(next), label, key);
       };
-      connect(thick, &NumberField::edited, this, [edit_stock](double v) { edit_stock(tr("Change the thickness"), "thick", &Stock::thickness_mm, v); });
-      connect(grammage, &NumberField::edited, this, [edit_stock](double v) { edit_stock(tr("Change the grammage"), "gsm", &Stock::grammage_gsm, v); });
+      connect(thick, &NumberField::edited, this,
+              [edit_stock](double v) { edit_stock(tr("Change the thickness"), "thick", &Stock::thickness_mm, v); });
+      connect(grammage, &NumberField::edited, this,
+              [edit_stock](double v) { edit_stock(tr("Change the grammage"), "gsm", &Stock::grammage_gsm, v); });
       for (auto* f : {thick, grammage}) connect(f, &NumberField::committed, &session_, &Session::seal);
       refresh_.push_back([this, sheet_now, stock_id, swatch, name, load, thick, grammage] {
         const Stock* stock = find_stock(session_.project(), stock_id);
         if (const Sheet* x = sheet_now()) load->setValue(x->load);
         if (!stock) return;
         swatch->setPixmap(swatch_icon(to_qcolor(stock->color)).pixmap(16, 16));
-        const auto n = std::count_if(session_.project().pieces.begin(), session_.project().pieces.end(), [&](const Shared<Piece>& p) { return p->stock == stock_id; });
+        const auto n = std::count_if(session_.project().pieces.begin(), session_.project().pieces.end(),
+                                     [&](const Shared<Piece>& p) { return p->stock == stock_id; });
         name->setText(QStringLiteral("%1  ·  %2").arg(qs(stock->name), counted(n, tr("piece"), tr("pieces"))));
         thick->setValue(stock->thickness_mm);
         grammage->setValue(stock->grammage_gsm);
@@ -161,7 +190,8 @@ void SheetsPanel::update() {
   for (const auto& f : refresh_) f();
   setSubject(counted(project.sheets.size(), tr("sheet"), tr("sheets")));
   for (std::size_t i = 0; i < preset_mats().size(); ++i) {
-    if (preset_mats()[i].width_mm == m.mat.width_mm && preset_mats()[i].height_mm == m.mat.height_mm) mat_->setCurrentIndex(static_cast<int>(i));
+    if (preset_mats()[i].width_mm == m.mat.width_mm && preset_mats()[i].height_mm == m.mat.height_mm)
+      mat_->setCurrentIndex(static_cast<int>(i));
   }
   holders_->setCurrentIndex(m.holders - 1);
   border_->setValue(m.border_mm, project.unit);

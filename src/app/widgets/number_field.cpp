@@ -83,7 +83,8 @@ bool NumberField::eventFilter(QObject* watched, QEvent* event) {
   if (event->type() == QEvent::KeyPress) {
     const auto* key = static_cast<QKeyEvent*>(event);
     if (key->key() == Qt::Key_Up || key->key() == Qt::Key_Down) {
-      double step = kind_ == Kind::length ? (unit_ == LengthUnit::inch ? 1.27 : 1.0) : std::max(1.0, std::round(value_ / 20));
+      double step =
+          kind_ == Kind::length ? (unit_ == LengthUnit::inch ? 1.27 : 1.0) : std::max(1.0, std::round(value_ / 20));
       if (key->modifiers() & Qt::ShiftModifier) step *= 10;
       if (key->modifiers() & Qt::AltModifier) step /= 10;
       value_ = std::clamp(value_ + (key->key() == Qt::Key_Up ? step : -step), low_, high_);

@@ -34,7 +34,8 @@ class Checker {
     order();
     notes();
     guesses();
-    std::stable_sort(out_.begin(), out_.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
+    std::stable_sort(out_.begin(), out_.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
     return std::move(out_);
   }
 
@@ -68,7 +69,8 @@ class Checker {
       const Stock* stock = find_stock(project_, sheet.stock);
       if (stock && beyond(sheet.area, mat) > kSlack) {
         add("sheet-off-mat", Severity::warning,
-            stock->name + ": the sheet reaches " + mm(beyond(sheet.area, mat)) + " past the mat; move it or make it smaller.");
+            stock->name + ": the sheet reaches " + mm(beyond(sheet.area, mat)) +
+                " past the mat; move it or make it smaller.");
       }
     }
     for (const auto& piece : drawing_.pieces) {
@@ -94,24 +96,28 @@ class Checker {
       }
       const bool fits = run.width() <= usable.width() && run.height() <= usable.height();
       auto offer = [&](Finding& finding) {
-        if (fits) finding.fixes.push_back({Fix::Kind::bring_onto_mat, "Bring onto the mat", "", 0, {{piece->piece->id, ""}}});
+        if (fits)
+          finding.fixes.push_back({Fix::Kind::bring_onto_mat, "Bring onto the mat", "", 0, {{piece->piece->id, ""}}});
       };
       const std::string size = mm(run.width()) + " x " + mm(run.height());
       const std::string room = mm(usable.width()) + " x " + mm(usable.height());
       if (!off_mat.empty()) {
         offer(add("off-mat", Severity::error,
                   piece->piece->name + " reaches " + mm(beyond(run, mat)) + " past the mat" +
-                      (fits ? "; bring it onto the mat." : ": it is " + size + " and the mat takes " + room + "; make it smaller or split it."),
+                      (fits ? "; bring it onto the mat."
+                            : ": it is " + size + " and the mat takes " + room + "; make it smaller or split it."),
                   off_mat));
       } else if (!off_usable.empty()) {
         offer(add("off-usable", Severity::warning,
-                  piece->piece->name + " reaches " + mm(beyond(run, usable)) + " into the border that the rollers need" +
+                  piece->piece->name + " reaches " + mm(beyond(run, usable)) +
+                      " into the border that the rollers need" +
                       (fits ? "; move it inward." : ": it is " + size + " and the usable area is " + room + "."),
                   off_usable));
       }
       if (off_mat.empty() && !off_sheet.empty()) {
         add("off-sheet", Severity::warning,
-            piece->piece->name + " reaches " + mm(past_sheet) + " past its sheet; move it or use a larger sheet.", off_sheet);
+            piece->piece->name + " reaches " + mm(past_sheet) + " past its sheet; move it or use a larger sheet.",
+            off_sheet);
       }
     }
   }
@@ -144,7 +150,8 @@ class Checker {
     };
     if (!missing.empty()) {
       add("tool-missing", Severity::error,
-          count(missing.size(), "line has", "lines have") + " no tool and would be left out; choose one or add it to the rack.",
+          count(missing.size(), "line has", "lines have") +
+              " no tool and would be left out; choose one or add it to the rack.",
           missing);
     }
     for (const auto& [key, lines] : wrong) {
@@ -159,8 +166,8 @@ class Checker {
       const Tool* tool = find_tool(project_, key.first);
       const Stock* stock = find_stock(project_, key.second);
       auto& finding = add("tool-stock", Severity::warning,
-                          stock->name + " is " + mm(stock->thickness_mm, 2) + " thick and " + tool->name + " is meant for " +
-                              mm(tool->thickest_mm, 2) + " at most; use a tool for thicker stock.",
+                          stock->name + " is " + mm(stock->thickness_mm, 2) + " thick and " + tool->name +
+                              " is meant for " + mm(tool->thickest_mm, 2) + " at most; use a tool for thicker stock.",
                           lines);
       const Piece* piece = find_piece(project_, lines.front().piece);
       for (const auto& line : piece->lines) {
@@ -253,8 +260,9 @@ class Checker {
       }
       if (lines.empty()) continue;
       auto& finding = add("doubled-cut", Severity::warning,
-                          mm(total) + " of cut lines lie on each other; the blade would go there twice and tear the edge. "
-                                      "Remove the double.",
+                          mm(total) +
+                              " of cut lines lie on each other; the blade would go there twice and tear the edge. "
+                              "Remove the double.",
                           lines);
       Fix fix{Fix::Kind::remove_lines, "Remove the doubles", "", 0, {}};
       for (const auto& [ref, mm_covered] : covered) {
@@ -288,15 +296,20 @@ class Checker {
   void notes() {
     if (plan_.mirrored) {
       add("mirrored", Severity::info,
-          "The job is mirrored here, once; leave the mirror switch of the machine off, or it comes out the right way round again.");
+          "The job is mirrored here, once; leave the mirror switch of the machine off, or it comes out the right way "
+          "round again.");
     }
     for (const auto& piece : drawing_.pieces) {
       for (Finding note : piece->piece->source.notes) {
         if (note.code == "size-assumed") {
           for (const double per_inch : {96.0, 90.0, 72.0}) {
             const double s = piece->piece->source.per_inch / per_inch;
-            const std::string size = rounded_text(piece->bounds.width() * s, 1) + " x " + rounded_text(piece->bounds.height() * s, 1) + " mm";
-            note.fixes.push_back({Fix::Kind::set_per_inch, rounded_text(per_inch, 0) + " per inch: " + size, "", per_inch,
+            const std::string size = rounded_text(piece->bounds.width() * s, 1) + " x " +
+                                     rounded_text(piece->bounds.height() * s, 1) + " mm";
+            note.fixes.push_back({Fix::Kind::set_per_inch,
+                                  rounded_text(per_inch, 0) + " per inch: " + size,
+                                  "",
+                                  per_inch,
                                   {{piece->piece->id, ""}}});
           }
         }
@@ -316,7 +329,8 @@ class Checker {
     });
     if (lines.empty()) return;
     std::string list;
-    for (const auto& [role, n] : roles) list += (list.empty() ? "" : ", ") + std::to_string(n) + " " + std::string(word(role));
+    for (const auto& [role, n] : roles)
+      list += (list.empty() ? "" : ", ") + std::to_string(n) + " " + std::string(word(role));
     std::string message = "The roles of " + count(lines.size(), "line", "lines") + " were guessed (" + list +
                           ") and nobody has confirmed them.";
     auto& finding = add("role-guessed", Severity::warning, std::move(message), std::move(lines));
@@ -339,10 +353,14 @@ std::vector<Finding> check(const Project& project, const Drawing& drawing, const
 Project apply_fix(Project project, const Finding& finding, const Fix& fix) {
   const auto& lines = fix.on.empty() ? finding.lines : fix.on;
   switch (fix.kind) {
-    case Fix::Kind::bring_onto_mat: return bring_onto_mat(std::move(project), pieces_of(lines));
-    case Fix::Kind::close_ends: return close_ends(std::move(project), lines, fix.number);
-    case Fix::Kind::remove_lines: return remove_lines(std::move(project), lines);
-    case Fix::Kind::confirm_roles: return confirm_roles(std::move(project), lines);
+    case Fix::Kind::bring_onto_mat:
+      return bring_onto_mat(std::move(project), pieces_of(lines));
+    case Fix::Kind::close_ends:
+      return close_ends(std::move(project), lines, fix.number);
+    case Fix::Kind::remove_lines:
+      return remove_lines(std::move(project), lines);
+    case Fix::Kind::confirm_roles:
+      return confirm_roles(std::move(project), lines);
     case Fix::Kind::restore_order:
       project.plan.role_order = PlanSettings{}.role_order;
       project.plan.pass_order.clear();

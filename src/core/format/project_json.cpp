@@ -34,7 +34,8 @@ class Fields {
   void number(const char* key, double& out, double low = -1e9, double high = 1e9) {
     const Json* v = find(key);
     if (!v) return;
-    if (!v->is_number() || !(v->get<double>() >= low && v->get<double>() <= high)) bad(key, "a number in range is expected");
+    if (!v->is_number() || !(v->get<double>() >= low && v->get<double>() <= high))
+      bad(key, "a number in range is expected");
     out = v->get<double>();
   }
   void integer(const char* key, int& out, int low, int high) {
@@ -89,7 +90,9 @@ class Fields {
     }
     return rest.empty() ? Unknown{} : rest.dump();
   }
-  [[noreturn]] void bad(const char* key, std::string message) const { throw BadField{name_of(key), std::move(message)}; }
+  [[noreturn]] void bad(const char* key, std::string message) const {
+    throw BadField{name_of(key), std::move(message)};
+  }
 
  private:
   const Json& json_;
@@ -176,9 +179,8 @@ Tool read_tool(const Json& json, const std::string& where) {
   Fields f(json, where);
   Tool tool;
   f.text("id", tool.id);
-  const bool slug = std::all_of(tool.id.begin(), tool.id.end(), [](char c) {
-    return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-';
-  });
+  const bool slug = std::all_of(tool.id.begin(), tool.id.end(),
+                                [](char c) { return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-'; });
   if (tool.id.empty() || !slug) f.bad("id", "lower-case letters, digits and dashes are expected");
   f.text("name", tool.name);
   f.text("kind", tool.kind);
@@ -312,7 +314,8 @@ Project read_project(const Json& json) {
     }
     for (const auto& line : piece->lines) {
       if (!line.tool.empty() && !find_tool(p, line.tool)) {
-        throw BadField{"pieces", "line \"" + line.id + "\" wants the tool \"" + line.tool + "\", which is not in the rack"};
+        throw BadField{"pieces",
+                       "line \"" + line.id + "\" wants the tool \"" + line.tool + "\", which is not in the rack"};
       }
     }
   }
@@ -343,8 +346,15 @@ Json role_words(const std::vector<Role>& roles) {
 }
 
 Json to_value(const Line& l) {
-  Json j{{"id", l.id},     {"layer", l.layer}, {"color", hex(l.color)},   {"filled", l.filled}, {"dashed", l.dashed},
-         {"role", word(l.role)}, {"role_guessed", l.role_guessed}, {"tool", l.tool}, {"repeats", l.repeats},
+  Json j{{"id", l.id},
+         {"layer", l.layer},
+         {"color", hex(l.color)},
+         {"filled", l.filled},
+         {"dashed", l.dashed},
+         {"role", word(l.role)},
+         {"role_guessed", l.role_guessed},
+         {"tool", l.tool},
+         {"repeats", l.repeats},
          {"fill_rule", l.path->fill_rule == FillRule::evenodd ? "evenodd" : "nonzero"},
          {"d", path_data(*l.path)}};
   return with_unknown(std::move(j), l.unknown);
@@ -356,7 +366,8 @@ Json to_value(const Piece& p) {
   for (const auto& note : p.source.notes) {
     Json lines = Json::array();
     for (const auto& ref : note.lines) lines.push_back(ref.line);
-    notes.push_back({{"code", note.code}, {"severity", word(note.severity)}, {"message", note.message}, {"lines", lines}});
+    notes.push_back(
+        {{"code", note.code}, {"severity", word(note.severity)}, {"message", note.message}, {"lines", lines}});
   }
   Json lines = Json::array();
   for (const auto& line : p.lines) lines.push_back(to_value(line));
@@ -411,20 +422,19 @@ Json to_value(const Sheet& s) {
 }
 
 Json to_value(const Machine& m) {
-  return with_unknown(
-      {{"name", m.name},
-       {"mat", {{"name", m.mat.name}, {"width_mm", m.mat.width_mm}, {"height_mm", m.mat.height_mm}}},
-       {"border_mm", m.border_mm},
-       {"holders", m.holders},
-       {"rated_thickness_mm", m.rated_thickness_mm},
-       {"max_force_gf", m.max_force_gf},
-       {"travel_mm_s", m.travel_mm_s},
-       {"accel_mm_s2", m.accel_mm_s2},
-       {"corner_mm", m.corner_mm},
-       {"lower_s", m.lower_s},
-       {"lift_s", m.lift_s},
-       {"swap_s", m.swap_s}},
-      m.unknown);
+  return with_unknown({{"name", m.name},
+                       {"mat", {{"name", m.mat.name}, {"width_mm", m.mat.width_mm}, {"height_mm", m.mat.height_mm}}},
+                       {"border_mm", m.border_mm},
+                       {"holders", m.holders},
+                       {"rated_thickness_mm", m.rated_thickness_mm},
+                       {"max_force_gf", m.max_force_gf},
+                       {"travel_mm_s", m.travel_mm_s},
+                       {"accel_mm_s2", m.accel_mm_s2},
+                       {"corner_mm", m.corner_mm},
+                       {"lower_s", m.lower_s},
+                       {"lift_s", m.lift_s},
+                       {"swap_s", m.swap_s}},
+                      m.unknown);
 }
 
 Json to_value(const PlanSettings& p) {

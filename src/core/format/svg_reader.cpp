@@ -68,12 +68,12 @@ class Reader {
                                          " MB; split the drawing or simplify it");
     }
     if (trimmed(bytes_).empty()) refuse(ErrorKind::malformed, "the file is empty");
-    const auto parsed = document_.load_buffer(bytes_.data(), bytes_.size(),
-                                              pugi::parse_default | pugi::parse_doctype);
+    const auto parsed = document_.load_buffer(bytes_.data(), bytes_.size(), pugi::parse_default | pugi::parse_doctype);
     if (!parsed) {
-      refuse(ErrorKind::malformed,
-             std::string("not well-formed XML (") + parsed.description() + "); the file may be cut short, save it again",
-             line_at(parsed.offset));
+      refuse(
+          ErrorKind::malformed,
+          std::string("not well-formed XML (") + parsed.description() + "); the file may be cut short, save it again",
+          line_at(parsed.offset));
     }
     survey();
     const auto root = document_.document_element();
@@ -292,8 +292,8 @@ class Reader {
     if (const auto a = node.attribute("color")) apply(style, "color", a.value(), server);
     for (const auto attribute : node.attributes()) apply(style, attribute.name(), attribute.value(), server);
     if (!sheet_.empty()) {
-      for (const auto& [name, value] : sheet_.matching(element_name(node), node.attribute("id").value(),
-                                                       node.attribute("class").value())) {
+      for (const auto& [name, value] :
+           sheet_.matching(element_name(node), node.attribute("id").value(), node.attribute("class").value())) {
         apply(style, name, value, server);
       }
     }
@@ -395,8 +395,8 @@ class Reader {
     }
     const auto name = element_name(node);
     static const std::unordered_set<std::string_view> groups{"g", "a", "svg", "use", "switch"};
-    static const std::unordered_set<std::string_view> shapes{"path",     "rect",    "circle", "ellipse", "line",
-                                                             "polyline", "polygon"};
+    static const std::unordered_set<std::string_view> shapes{"path", "rect",     "circle", "ellipse",
+                                                             "line", "polyline", "polygon"};
     const bool group = groups.contains(name), shape = shapes.contains(name);
     if (!group && !shape && name != "text" && name != "image" && name != "foreignObject") return;
 
@@ -461,7 +461,8 @@ class Reader {
     }
     const auto target = found->second;
     for (auto up = node; up; up = up.parent()) {
-      if (up == target) refuse_at(node, "refers to \"#" + std::string(id) + "\", which contains it: it would never end");
+      if (up == target)
+        refuse_at(node, "refers to \"#" + std::string(id) + "\", which contains it: it would never end");
     }
     if (std::find(uses_.begin(), uses_.end(), target) != uses_.end()) {
       refuse_at(node, "\"#" + std::string(id) + "\" is used inside itself: it would never end");
@@ -472,11 +473,11 @@ class Reader {
     uses_.push_back(target);
     const auto kind = element_name(target);
     if (kind == "symbol" || kind == "svg") {
-      const Size size{positive(node, "width", positive(target, "width", context.viewport.w, context.viewport, Axis::x),
-                               context.viewport, Axis::x),
-                      positive(node, "height",
-                               positive(target, "height", context.viewport.h, context.viewport, Axis::y),
-                               context.viewport, Axis::y)};
+      const Size size{
+          positive(node, "width", positive(target, "width", context.viewport.w, context.viewport, Axis::x),
+                   context.viewport, Axis::x),
+          positive(node, "height", positive(target, "height", context.viewport.h, context.viewport, Axis::y),
+                   context.viewport, Axis::y)};
       context.style = style_of(target, context.style);
       context.to_mm = context.to_mm * transform_of(target);
       if (context.style.displayed) nested_viewport(target, context, size, depth + 1);
@@ -534,8 +535,7 @@ class Reader {
       ellipse({length(node, "cx", 0, v, Axis::x), length(node, "cy", 0, v, Axis::y)}, rx, ry);
     } else if (name == "line") {
       Contour c{{length(node, "x1", 0, v, Axis::x), length(node, "y1", 0, v, Axis::y)}, {}, false};
-      c.segments.push_back(
-          Segment::line({length(node, "x2", 0, v, Axis::x), length(node, "y2", 0, v, Axis::y)}));
+      c.segments.push_back(Segment::line({length(node, "x2", 0, v, Axis::x), length(node, "y2", 0, v, Axis::y)}));
       path.contours.push_back(std::move(c));
     } else {
       TextScan in(node.attribute("points").value());
@@ -627,9 +627,9 @@ class Reader {
         return rounded_text(art_.width_mm * s, 1) + " x " + rounded_text(art_.height_mm * s, 1) + " mm";
       };
       note("size-assumed", Severity::warning,
-           "The file states no physical size; it is taken at " + rounded_text(art_.per_inch, 2) + " per inch, which makes it " +
-               size_at(art_.per_inch) + ". At 96, 90 or 72 per inch it would be " + size_at(96) + ", " + size_at(90) +
-               " or " + size_at(72) + ": pick the one you know to be right.");
+           "The file states no physical size; it is taken at " + rounded_text(art_.per_inch, 2) +
+               " per inch, which makes it " + size_at(art_.per_inch) + ". At 96, 90 or 72 per inch it would be " +
+               size_at(96) + ", " + size_at(90) + " or " + size_at(72) + ": pick the one you know to be right.");
     }
     if (!texts_.empty()) {
       std::string first = texts_.front().substr(0, 40);

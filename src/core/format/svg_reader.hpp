@@ -10,10 +10,10 @@
 namespace dotlane {
 
 struct SvgOptions {
-  double assumed_per_inch = 96;          ///< used only where the file states no physical unit
-  std::size_t max_bytes = 256u << 20;    ///< larger files are refused
-  int max_depth = 500;                   ///< deeper nesting is refused
-  std::size_t max_instances = 200'000;   ///< elements drawn through `use`; more are refused
+  double assumed_per_inch = 96;         ///< used only where the file states no physical unit
+  std::size_t max_bytes = 256u << 20;   ///< larger files are refused
+  int max_depth = 500;                  ///< deeper nesting is refused
+  std::size_t max_instances = 200'000;  ///< elements drawn through `use`; more are refused
   std::size_t max_segments = 20'000'000;
 };
 

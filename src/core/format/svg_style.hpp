@@ -15,7 +15,7 @@ namespace dotlane {
 
 /// The painting properties Dot Lane reads, as they stand on one element. `display` is the only one not inherited.
 struct SvgStyle {
-  std::optional<Color> stroke;        ///< nothing = none
+  std::optional<Color> stroke;         ///< nothing = none
   std::optional<Color> fill{Color{}};  ///< black unless said otherwise, as SVG has it
   Color current_color;
   FillRule fill_rule = FillRule::nonzero;

@@ -15,7 +15,8 @@ constexpr int kDecimals = 4;
 
 class Writer {
  public:
-  Writer(const Project& project, const Layout& layout, const Plan& plan) : project_(project), layout_(layout), plan_(plan) {}
+  Writer(const Project& project, const Layout& layout, const Plan& plan)
+      : project_(project), layout_(layout), plan_(plan) {}
 
   std::string write(const ExportSelection& selection) {
     auto root = document_.append_child("svg");
@@ -41,8 +42,9 @@ class Writer {
     for (const auto& pass : plan_.passes) {
       if (!selection.takes(pass)) continue;
       const Tool* tool = find_tool(project_, pass.tool);
-      auto group = add_group(root, "pass-" + std::to_string(pass.index),
-                             std::to_string(pass.index) + " " + std::string(word(pass.role)) + " " + (tool ? tool->name : pass.tool));
+      auto group = add_group(
+          root, "pass-" + std::to_string(pass.index),
+          std::to_string(pass.index) + " " + std::string(word(pass.role)) + " " + (tool ? tool->name : pass.tool));
       std::set<std::pair<int, std::size_t>> lines;
       for (const auto& stroke : pass.strokes) lines.insert({stroke.piece, stroke.line});
       for (const auto& placed : layout_.sheets) {
@@ -93,7 +95,8 @@ class Writer {
 
 }  // namespace
 
-std::string write_svg(const Project& project, const Layout& layout, const Plan& plan, const ExportSelection& selection) {
+std::string write_svg(const Project& project, const Layout& layout, const Plan& plan,
+                      const ExportSelection& selection) {
   return Writer(project, layout, plan).write(selection);
 }
 

@@ -12,7 +12,8 @@ namespace dotlane {
 [[nodiscard]] double length_of(const Path& path);
 
 /// What the closed contours enclose together under the path's fill rule, mm². Open contours enclose nothing.
-/// Curves are flattened within 0.05 µm and united on a 0.1 µm grid: an error of about 0.1 µm times the outline's length.
+/// Curves are flattened within 0.05 µm and united on a 0.1 µm grid: an error of about 0.1 µm times the outline's
+/// length.
 [[nodiscard]] double enclosed_area_of(const Path& path);
 
 }  // namespace dotlane

@@ -141,8 +141,11 @@ Result<Path> parse_path_data(std::string_view text, double scale) {
         if (!failed) b.arc(rx, ry, turn, large, sweep, p, scale);
         break;
       }
-      case 'Z': b.close(); break;
-      default: return bad(std::string("'") + command + "' is not a path command");
+      case 'Z':
+        b.close();
+        break;
+      default:
+        return bad(std::string("'") + command + "' is not a path command");
     }
     if (failed) return bad(std::string("a finite number is missing after '") + command + "'");
     previous = upper;

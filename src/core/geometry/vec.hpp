@@ -65,8 +65,8 @@ struct Affine {
   [[nodiscard]] Vec operator()(Vec p) const { return {a * p.x + c * p.y + e, b * p.x + d * p.y + f}; }
   /// (m * n)(p) = m(n(p)).
   friend Affine operator*(const Affine& m, const Affine& n) {
-    return {m.a * n.a + m.c * n.b,       m.b * n.a + m.d * n.b,       m.a * n.c + m.c * n.d,
-            m.b * n.c + m.d * n.d,       m.a * n.e + m.c * n.f + m.e, m.b * n.e + m.d * n.f + m.f};
+    return {m.a * n.a + m.c * n.b, m.b * n.a + m.d * n.b,       m.a * n.c + m.c * n.d,
+            m.b * n.c + m.d * n.d, m.a * n.e + m.c * n.f + m.e, m.b * n.e + m.d * n.f + m.f};
   }
   [[nodiscard]] double determinant() const { return a * d - b * c; }
   /// The largest factor by which the map stretches any length (its largest singular value).

@@ -137,7 +137,9 @@ bool Cutter::begin() {
         if (step.number > 0) speed_ = step.number;
         credit_ += step.bytes;
         break;
-      case Step::Kind::fault: fail_run(step.text); return false;
+      case Step::Kind::fault:
+        fail_run(step.text);
+        return false;
       case Step::Kind::marker:
         credit_ += step.bytes;
         mat_ = step.marker.mat;

@@ -15,10 +15,10 @@ namespace dotlane {
 class Cutter {
  public:
   enum class State {
-    waiting,    ///< for more of the stream
+    waiting,  ///< for more of the stream
     running,
-    paused,     ///< at a pause marker, until loaded() says what is in the holders
-    held,       ///< stopped by hold()
+    paused,  ///< at a pause marker, until loaded() says what is in the holders
+    held,    ///< stopped by hold()
     finished,
     cancelled,
     failed,

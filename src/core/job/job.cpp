@@ -97,8 +97,8 @@ bool HpglParser::empty() const { return trimmed(pending_).empty(); }
 
 Result<HpglInstruction> HpglParser::read(std::string_view text) const {
   auto bad = [&](const std::string& why) {
-    return fail(ErrorKind::malformed, why + " (instruction " + std::to_string(count_ + 1) + ": \"" +
-                                          std::string(text.substr(0, 24)) + "\")");
+    return fail(ErrorKind::malformed,
+                why + " (instruction " + std::to_string(count_ + 1) + ": \"" + std::string(text.substr(0, 24)) + "\")");
   };
   auto upper = [](char c) { return static_cast<char>(c >= 'a' && c <= 'z' ? c - 'a' + 'A' : c); };
   HpglInstruction out;

@@ -20,10 +20,14 @@ enum class Outcome { running, done, cancelled, failed };
 
 [[nodiscard]] constexpr const char* word(Outcome o) {
   switch (o) {
-    case Outcome::running: return "running";
-    case Outcome::done: return "done";
-    case Outcome::cancelled: return "cancelled";
-    default: return "failed";
+    case Outcome::running:
+      return "running";
+    case Outcome::done:
+      return "done";
+    case Outcome::cancelled:
+      return "cancelled";
+    default:
+      return "failed";
   }
 }
 

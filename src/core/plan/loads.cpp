@@ -31,7 +31,8 @@ struct Best {
 
 }  // namespace
 
-std::vector<LoadedPass> load_holders(const std::vector<LoadItem>& items, int holders, std::vector<std::string>& loaded) {
+std::vector<LoadedPass> load_holders(const std::vector<LoadItem>& items, int holders,
+                                     std::vector<std::string>& loaded) {
   const auto slots = static_cast<std::size_t>(std::max(1, holders));
   loaded.resize(slots);
   // Blocks of equal rank, each with its different tools in the order they come.

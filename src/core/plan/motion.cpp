@@ -55,8 +55,8 @@ Motion::Motion(const std::vector<Vec>& points, const MotionLimits& limits) : acc
 
 std::size_t Motion::move_at(double t) const {
   if (moves_.empty()) return 0;
-  const auto after = std::upper_bound(moves_.begin(), moves_.end(), t,
-                                      [](double time, const Move& m) { return time < m.start_s; });
+  const auto after =
+      std::upper_bound(moves_.begin(), moves_.end(), t, [](double time, const Move& m) { return time < m.start_s; });
   return after == moves_.begin() ? 0 : static_cast<std::size_t>(after - moves_.begin()) - 1;
 }
 

@@ -15,7 +15,9 @@ class Grid {
     rows_ = static_cast<int>(bounds.height() / cell_) + 1;
     cells_.resize(static_cast<std::size_t>(columns_) * static_cast<std::size_t>(rows_));
   }
-  [[nodiscard]] int column(double x) const { return std::clamp(static_cast<int>((x - bounds_.x0) / cell_), 0, columns_ - 1); }
+  [[nodiscard]] int column(double x) const {
+    return std::clamp(static_cast<int>((x - bounds_.x0) / cell_), 0, columns_ - 1);
+  }
   [[nodiscard]] int row(double y) const { return std::clamp(static_cast<int>((y - bounds_.y0) / cell_), 0, rows_ - 1); }
   [[nodiscard]] int columns() const { return columns_; }
   [[nodiscard]] int rows() const { return rows_; }
@@ -102,7 +104,8 @@ std::vector<int> containers_of(const std::vector<Polyline>& chains) {
   }
   if (closed.empty() || all.empty()) return parent;
   std::vector<double> area(chains.size());
-  for (const int i : closed) area[static_cast<std::size_t>(i)] = std::abs(signed_area_of(chains[static_cast<std::size_t>(i)]));
+  for (const int i : closed)
+    area[static_cast<std::size_t>(i)] = std::abs(signed_area_of(chains[static_cast<std::size_t>(i)]));
   std::sort(closed.begin(), closed.end(), [&](int a, int b) {
     const double x = area[static_cast<std::size_t>(a)], y = area[static_cast<std::size_t>(b)];
     return x != y ? x < y : a < b;

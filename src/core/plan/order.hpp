@@ -13,14 +13,15 @@ namespace dotlane {
 
 struct OrderedStroke {
   std::size_t chain = 0;
-  bool reversed = false;       ///< open chains: run from the last point to the first
+  bool reversed = false;        ///< open chains: run from the last point to the first
   std::size_t first_point = 0;  ///< closed chains: start here
 };
 
 /// Orders the chains from `start`, always taking the nearest end or node of those that may run next (nearest
 /// neighbour). With `inner_first`, a chain runs only after all that it contains. Every chain comes exactly once;
 /// ties go to the lower index, so the order depends on the input alone.
-[[nodiscard]] std::vector<OrderedStroke> order_strokes(const std::vector<Polyline>& chains, Vec start, bool inner_first);
+[[nodiscard]] std::vector<OrderedStroke> order_strokes(const std::vector<Polyline>& chains, Vec start,
+                                                       bool inner_first);
 
 /// The chain as the stroke runs it.
 [[nodiscard]] std::vector<Vec> points_of(const Polyline& chain, const OrderedStroke& stroke);

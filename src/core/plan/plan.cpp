@@ -46,7 +46,7 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
         const Setting setting = setting_for(*stock, line.role);
         const int repeats = line.repeats > 0 ? line.repeats : setting.repeats;
         const auto role_rank = static_cast<int>(std::find(roles.begin(), roles.end(), line.role) - roles.begin());
-        const Group group{placed.sheet.load, role_rank, line.role == Role::draw ? -luminance(tool->ink) : 0.0,
+        const Group group{placed.sheet.load, role_rank,       line.role == Role::draw ? -luminance(tool->ink) : 0.0,
                           tool->id,          placed.sheet.id, repeats};
         Batch& batch = batches[group];
         if (batch.chains.empty()) {
@@ -54,7 +54,8 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           Pass& p = batch.pass;
           p.load = placed.sheet.load, p.sheet = placed.sheet.id, p.role = line.role, p.tool = tool->id;
           p.repeats = repeats;
-          p.force_gf = std::clamp(setting.force_gf, tool->min_force_gf, std::max(tool->min_force_gf, tool->max_force_gf));
+          p.force_gf =
+              std::clamp(setting.force_gf, tool->min_force_gf, std::max(tool->min_force_gf, tool->max_force_gf));
           p.force_gf = std::min(p.force_gf, project.machine.max_force_gf);
           p.speed_mm_s = setting.speed_mm_s;
           p.depth = setting.depth;
@@ -116,7 +117,8 @@ void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& he
   const auto travel = travel_limits(machine);
   for (const auto& stroke : order_strokes(batch.chains, head, pass.role == Role::cut)) {
     const auto& [piece, line] = batch.origin[stroke.chain];
-    pass.strokes.push_back({points_of(batch.chains[stroke.chain], stroke), batch.chains[stroke.chain].closed, piece, line});
+    pass.strokes.push_back(
+        {points_of(batch.chains[stroke.chain], stroke), batch.chains[stroke.chain].closed, piece, line});
   }
   pass.contours = static_cast<int>(pass.strokes.size());
   double length = 0;
@@ -225,7 +227,8 @@ Plan make_plan(const Project& project, const Layout& layout) {
         if (k == 0 && from == 0) {
           plan.first_load = loads;
         } else {
-          const auto swaps = std::count_if(loads.begin(), loads.end(), [](const HolderLoad& l) { return !l.put_in.empty(); });
+          const auto swaps =
+              std::count_if(loads.begin(), loads.end(), [](const HolderLoad& l) { return !l.put_in.empty(); });
           Pause pause{plan.passes.size(), new_mat, batches[from].pass.load, loads, clock, 0};
           pause.seconds = project.machine.swap_s * static_cast<double>(swaps + (new_mat ? 1 : 0));
           clock += pause.seconds;

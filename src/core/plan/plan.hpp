@@ -13,8 +13,8 @@ namespace dotlane {
 struct Stroke {
   std::vector<Vec> points;
   bool closed = false;
-  int piece = 0;          ///< piece id
-  std::size_t line = 0;   ///< index of the line in its piece
+  int piece = 0;         ///< piece id
+  std::size_t line = 0;  ///< index of the line in its piece
 };
 
 /// One tool over one sheet in one role.
@@ -78,9 +78,9 @@ struct Plan {
 
 /// What the plan is doing at a moment of its clock.
 struct Moment {
-  std::size_t pass = 0;    ///< index into passes; passes.size() when all is done
-  int repeat = 0;          ///< from 0
-  std::size_t stroke = 0;  ///< strokes before it are done in this repeat
+  std::size_t pass = 0;        ///< index into passes; passes.size() when all is done
+  int repeat = 0;              ///< from 0
+  std::size_t stroke = 0;      ///< strokes before it are done in this repeat
   std::vector<Vec> under_way;  ///< what the stroke has marked so far
   Vec head;
   bool down = false;

@@ -9,7 +9,9 @@ namespace dotlane {
 struct ExportSelection {
   int sheet = 0;  ///< sheet id
   int pass = 0;   ///< pass index, from 1
-  [[nodiscard]] bool takes(const Pass& p) const { return (sheet == 0 || p.sheet == sheet) && (pass == 0 || p.index == pass); }
+  [[nodiscard]] bool takes(const Pass& p) const {
+    return (sheet == 0 || p.sheet == sheet) && (pass == 0 || p.index == pass);
+  }
 };
 
 /// The plan with only the passes that the selection takes. Pauses stay where a tool or mat that is still needed goes

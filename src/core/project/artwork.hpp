@@ -24,7 +24,7 @@ struct ArtLine {
 /// What a drawing file holds.
 struct Artwork {
   UnitSource unit_source = UnitSource::assumed;
-  double per_inch = 96;               ///< user units per inch of paper
+  double per_inch = 96;                ///< user units per inch of paper
   double width_mm = 0, height_mm = 0;  ///< of the document; of the artwork's bounds where the file states none
   std::vector<ArtLine> lines;
   std::vector<Finding> notes;  ///< what was left out or assumed

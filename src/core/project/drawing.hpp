@@ -28,7 +28,7 @@ struct DrawnPiece {
   Shared<Piece> piece;
   Affine to_mat;
   std::shared_ptr<const FlatPiece> flat;
-  Box bounds;                   ///< on the mat, mm
+  Box bounds;                    ///< on the mat, mm
   std::vector<Box> line_bounds;  ///< on the mat, mm, one for each line
 
   [[nodiscard]] Polyline on_mat(const Polyline& chain) const;

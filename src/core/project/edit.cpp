@@ -141,7 +141,8 @@ Project add_artwork(Project project, const Artwork& art, const std::string& file
   if (id) *id = piece.id;
   const std::filesystem::path path(file);
   piece.name = path.stem().string();
-  std::replace_if(piece.name.begin(), piece.name.end(), [](char c) { return c == '-' || c == '_'; }, ' ');
+  std::replace_if(
+      piece.name.begin(), piece.name.end(), [](char c) { return c == '-' || c == '_'; }, ' ');
   if (!piece.name.empty() && piece.name[0] >= 'a' && piece.name[0] <= 'z') {
     piece.name[0] = static_cast<char>(piece.name[0] - 'a' + 'A');
   }
@@ -200,6 +201,15 @@ std::vector<LineRef> lines_of_piece(const Project& project, int piece) {
   return lines_where(project, [&](const Piece& p, const Line&) { return p.id == piece; });
 }
 
+std::vector<LineRef> lines_with_tool(const Project& project, const std::string& tool) {
+  return lines_where(project, [&](const Piece&, const Line& l) { return l.tool == tool; });
+}
+
+Project remove_tool(Project project, const std::string& tool) {
+  if (lines_with_tool(project, tool).empty()) std::erase_if(project.tools, [&](const Tool& t) { return t.id == tool; });
+  return project;
+}
+
 Box bounds_on_mat(const Piece& piece) {
   Box box;
   for (const auto& line : piece.lines) box.add(bounds_of(transformed(*line.path, piece.placement)));
@@ -231,7 +241,8 @@ Project resize_piece(Project project, int id, std::optional<double> width_mm, st
       if (sy <= 0) sy = 1;
     }
     const Vec fixed{box.x0 + anchor.x * box.width(), box.y0 + anchor.y * box.height()};
-    p.placement = Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
+    p.placement =
+        Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
   });
 }
 
@@ -285,8 +296,8 @@ Project shift_layer(Project project, int id, int by) {
 }
 
 Project duplicate_piece(Project project, int id, int* copy_id) {
-  const auto at = std::find_if(project.pieces.begin(), project.pieces.end(),
-                               [&](const Shared<Piece>& p) { return p->id == id; });
+  const auto at =
+      std::find_if(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& p) { return p->id == id; });
   if (at == project.pieces.end()) return project;
   Piece copy = **at;
   copy.id = next_piece_id(project);
@@ -322,8 +333,8 @@ Project remove_lines(Project project, const std::vector<LineRef>& refs) {
 }
 
 Project split_by_layer(Project project, int id) {
-  const auto at = std::find_if(project.pieces.begin(), project.pieces.end(),
-                               [&](const Shared<Piece>& p) { return p->id == id; });
+  const auto at =
+      std::find_if(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& p) { return p->id == id; });
   if (at == project.pieces.end()) return project;
   const Piece whole = **at;
   std::vector<std::string> layers;

@@ -34,6 +34,11 @@ namespace dotlane {
 [[nodiscard]] std::vector<LineRef> lines_of_layer(const Project& project, int piece, const std::string& layer);
 [[nodiscard]] std::vector<LineRef> lines_of_piece(const Project& project, int piece);
 
+[[nodiscard]] std::vector<LineRef> lines_with_tool(const Project& project, const std::string& tool);
+
+/// Takes the tool off the rack, unless a line still wants it.
+[[nodiscard]] Project remove_tool(Project project, const std::string& tool);
+
 /// The tight bounds of the piece's curves on the mat, mm.
 [[nodiscard]] Box bounds_on_mat(const Piece& piece);
 

@@ -19,7 +19,8 @@ class History {
   /// Returns whether anything changed.
   bool commit(Project next, std::string label, std::string merge_key = {}) {
     if (next == now()) return false;
-    const bool merge = !merge_key.empty() && at_ > 0 && at_ + 1 == entries_.size() && entries_[at_].merge_key == merge_key;
+    const bool merge =
+        !merge_key.empty() && at_ > 0 && at_ + 1 == entries_.size() && entries_[at_].merge_key == merge_key;
     entries_.resize(at_ + 1);
     if (merge) {
       entries_[at_].project = std::move(next);

@@ -38,11 +38,16 @@ Setting setting_for(const Stock& stock, Role role) {
   const auto own = stock.settings.find(role);
   if (own != stock.settings.end()) return own->second;
   switch (role) {
-    case Role::cut: return {120, 60, 3, 1};
-    case Role::score: return {100, 60, 0, 1};
-    case Role::foil: return {80, 25, 0, 1};
-    case Role::engrave: return {150, 25, 0, 1};
-    default: return {40, 90, 0, 1};
+    case Role::cut:
+      return {120, 60, 3, 1};
+    case Role::score:
+      return {100, 60, 0, 1};
+    case Role::foil:
+      return {80, 25, 0, 1};
+    case Role::engrave:
+      return {150, 25, 0, 1};
+    default:
+      return {40, 90, 0, 1};
   }
 }
 

@@ -6,9 +6,9 @@
 #include <string>
 #include <vector>
 
-#include "core/project/finding.hpp"
 #include "core/color.hpp"
 #include "core/geometry/path.hpp"
+#include "core/project/finding.hpp"
 #include "core/project/role.hpp"
 #include "core/shared_value.hpp"
 
@@ -141,7 +141,7 @@ enum class LengthUnit { mm, inch };
 
 struct Project {
   std::string name;
-  LengthUnit unit = LengthUnit::mm;  ///< for rulers and fields; files and the core keep mm
+  LengthUnit unit = LengthUnit::mm;   ///< for rulers and fields; files and the core keep mm
   std::vector<Shared<Piece>> pieces;  ///< top layer first
   std::vector<Sheet> sheets;
   std::vector<Stock> stocks;

@@ -1,0 +1,195 @@
+#include "app/panels/tool_rack.hpp"
+
+#include <QColorDialog>
+#include <QFormLayout>
+#include <QGridLayout>
+#include <QHBoxLayout>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+#include "core/project/edit.hpp"
+#include "core/project/presets.hpp"
+#include "render/role_style.hpp"
+
+namespace dotlane {
+
+ToolRack::ToolRack(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+  setObjectName(QStringLiteral("toolRack"));
+  build();
+  connect(&session_, &Session::changed, this, &ToolRack::update);
+  update();
+}
+
+void ToolRack::build() {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(8);
+  auto* head = new QHBoxLayout;
+  head->addWidget(make_label(tr("Tool rack"), "heading", this), 1);
+  auto* add = new QPushButton(tr("Add a pen"), this);
+  add->setObjectName(QStringLiteral("addPen"));
+  set_kind(add, "chip");
+  head->addWidget(add);
+  column->addLayout(head);
+  connect(add, &QPushButton::clicked, this, [this] {
+    Tool pen = pen_of({60, 90, 140});
+    pen.name = tr("New pen").toStdString();
+    addTool(std::move(pen), tr("Add a pen"));
+  });
+  buildEditor(column);
+  list_ = new QVBoxLayout;
+  list_->setSpacing(0);
+  column->addLayout(list_);
+}
+
+void ToolRack::buildEditor(QVBoxLayout* column) {
+  editor_ = new QFrame(this);
+  set_kind(editor_, "card");
+  auto* form = new QFormLayout(editor_);
+  form->setContentsMargins(12, 8, 12, 8);
+  form->setVerticalSpacing(1);
+  auto text = [&](const QString& label, const char* id, std::string Tool::*member) {
+    auto* field = new QLineEdit(editor_);
+    field->setObjectName(QString::fromLatin1(id));
+    field->setAccessibleName(tr("Tool: %1").arg(label));
+    form->addRow(make_label(label, "quiet", editor_), field);
+    connect(field, &QLineEdit::textEdited, this, [this, label, member](const QString& now) {
+      edit(tr("Change the tool: %1").arg(label), "tool-" + label.toStdString(),
+           [&](Tool& t) { t.*member = now.toStdString(); });
+    });
+    connect(field, &QLineEdit::editingFinished, &session_, &Session::seal);
+    return field;
+  };
+  name_ = text(tr("name"), "toolName", &Tool::name);
+  kind_ = text(tr("kind"), "toolKind", &Tool::kind);
+  auto number = [&](const QString& label, const char* id, const QString& unit, int decimals, double low, double high,
+                    double Tool::*member) {
+    auto* field = new NumberField(tr("Tool: %1").arg(label), NumberField::Kind::plain, editor_, unit, decimals);
+    field->setObjectName(QString::fromLatin1(id));
+    field->setRange(low, high);
+    form->addRow(make_label(label, "quiet", editor_), field);
+    connect(field, &NumberField::edited, this, [this, label, member](double v) {
+      edit(tr("Change the tool: %1").arg(label), "tool-" + label.toStdString(), [&](Tool& t) { t.*member = v; });
+    });
+    connect(field, &NumberField::committed, &session_, &Session::seal);
+    return field;
+  };
+  tip_ = number(tr("tip width"), "toolTip", tr("mm"), 2, 0.01, 20, &Tool::tip_width_mm);
+  min_ = number(tr("least force"), "toolMin", tr("gf"), 0, 0, 5000, &Tool::min_force_gf);
+  max_ = number(tr("most force"), "toolMax", tr("gf"), 0, 0, 5000, &Tool::max_force_gf);
+  thickest_ = number(tr("thickest stock"), "toolThickest", tr("mm"), 2, 0, 20, &Tool::thickest_mm);
+  ink_ = new QPushButton(tr("Choose…"), editor_);
+  ink_->setAccessibleName(tr("Ink colour"));
+  set_kind(ink_, "chip");
+  form->addRow(make_label(tr("ink"), "quiet", editor_), ink_);
+  connect(ink_, &QPushButton::clicked, this, [this] {
+    const Tool* tool = find_tool(session_.project(), tool_);
+    if (!tool) return;
+    const QColor c =
+        QColorDialog::getColor(to_qcolor(tool->ink), this, tr("Ink colour"), QColorDialog::DontUseNativeDialog);
+    if (c.isValid()) edit(tr("Change the ink"), "", [&](Tool& t) { t.ink = to_color(c); });
+  });
+  auto* roles = new QGridLayout;
+  int at = 0;
+  for (const Role role : {Role::cut, Role::score, Role::draw, Role::foil, Role::engrave}) {
+    auto* box = new QCheckBox(role_name(role), editor_);
+    box->setObjectName(QStringLiteral("toolServes-") + qs(word(role)));
+    box->setProperty("role", static_cast<int>(role));
+    roles->addWidget(box, at / 2, at % 2);
+    ++at;
+    serves_.push_back(box);
+    connect(box, &QCheckBox::clicked, this, [this, role](bool on) {
+      edit(tr("Change what the tool serves"), "", [&](Tool& t) {
+        std::erase(t.serves, role);
+        if (on) t.serves.push_back(role);
+      });
+    });
+  }
+  form->addRow(make_label(tr("serves"), "quiet", editor_), roles);
+  auto* buttons = new QHBoxLayout;
+  auto* copy = new QPushButton(tr("Copy it"), editor_);
+  copy->setObjectName(QStringLiteral("copyTool"));
+  remove_ = new QPushButton(tr("Take it off the rack"), editor_);
+  remove_->setObjectName(QStringLiteral("removeTool"));
+  for (auto* b : {copy, remove_}) set_kind(b, "chip"), buttons->addWidget(b);
+  buttons->addStretch();
+  form->addRow(buttons);
+  connect(copy, &QPushButton::clicked, this, [this] {
+    const Tool* tool = find_tool(session_.project(), tool_);
+    if (!tool) return;
+    Tool twin = *tool;
+    twin.name = tr("%1, copy").arg(qs(twin.name)).toStdString();
+    addTool(std::move(twin), tr("Copy the tool"));
+  });
+  connect(remove_, &QPushButton::clicked, this,
+          [this] { session_.commit(remove_tool(session_.project(), tool_), tr("Take a tool off the rack")); });
+  column->addWidget(editor_);
+}
+
+void ToolRack::addTool(Tool tool, const QString& label) {
+  Project next = session_.project();
+  tool.id = fresh_tool_id(next, tool.name);
+  tool_ = tool.id;
+  next.tools.push_back(std::move(tool));
+  session_.commit(std::move(next), label);
+}
+
+void ToolRack::edit(const QString& label, const std::string& key, const std::function<void(Tool&)>& change) {
+  Project next = session_.project();
+  for (auto& tool : next.tools) {
+    if (tool.id == tool_) change(tool);
+  }
+  session_.commit(std::move(next), label, key);
+}
+
+void ToolRack::rebuildList() {
+  while (QLayoutItem* item = list_->takeAt(0)) {
+    item->widget()->hide();
+    item->widget()->deleteLater();
+    delete item;
+  }
+  for (const auto& tool : session_.project().tools) {
+    const Role role = tool.serves.empty() ? Role::guide : tool.serves.front();
+    const QIcon icon =
+        serves(tool, Role::draw) ? swatch_icon(to_qcolor(tool.ink)) : role_icon(role, role_color(role, theme().dark));
+    auto* row = new QPushButton(icon, qs(tool.name), this);
+    set_kind(row, "row");
+    row->setObjectName(QStringLiteral("tool-") + qs(tool.id));
+    row->setCheckable(true);
+    row->setChecked(tool.id == tool_);
+    connect(row, &QPushButton::clicked, this, [this, id = tool.id] {
+      tool_ = tool_ == id ? std::string() : id;
+      // Later: the row that was clicked is replaced.
+      QMetaObject::invokeMethod(
+          this, [this] { update(); }, Qt::QueuedConnection);
+    });
+    list_->addWidget(row);
+  }
+}
+
+void ToolRack::update() {
+  const Project& project = session_.project();
+  std::string key = tool_ + (theme().dark ? "dark" : "light");
+  for (const auto& tool : project.tools) key += tool.id + tool.name + hex(tool.ink);
+  if (key != shown_) {
+    shown_ = key;
+    rebuildList();
+  }
+  const Tool* tool = find_tool(project, tool_);
+  editor_->setVisible(tool != nullptr);
+  if (!tool) return;
+  if (name_->text() != qs(tool->name)) name_->setText(qs(tool->name));
+  if (kind_->text() != qs(tool->kind)) kind_->setText(qs(tool->kind));
+  tip_->setValue(tool->tip_width_mm);
+  min_->setValue(tool->min_force_gf);
+  max_->setValue(tool->max_force_gf);
+  thickest_->setValue(tool->thickest_mm);
+  ink_->setIcon(swatch_icon(to_qcolor(tool->ink)));
+  for (auto* box : serves_) box->setChecked(serves(*tool, static_cast<Role>(box->property("role").toInt())));
+  const auto used = lines_with_tool(project, tool_).size();
+  remove_->setEnabled(used == 0);
+  remove_->setToolTip(used == 0 ? QString() : tr("%1 still want it").arg(counted(used, tr("line"), tr("lines"))));
+}
+
+}  // namespace dotlane

@@ -1,0 +1,38 @@
+// The tool rack: every tool that could go into a holder, to look through, change, copy and take off.
+#pragma once
+
+#include <QCheckBox>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include "app/session.hpp"
+#include "app/widgets/number_field.hpp"
+
+namespace dotlane {
+
+class ToolRack : public QWidget {
+  Q_OBJECT
+ public:
+  ToolRack(Session& session, QWidget* parent);
+
+ private:
+  void build();
+  void buildEditor(QVBoxLayout* column);
+  void update();
+  void rebuildList();
+  void addTool(Tool tool, const QString& label);
+  void edit(const QString& label, const std::string& key, const std::function<void(Tool&)>& change);
+
+  Session& session_;
+  std::string tool_;  // in the editor; empty = none
+  std::string shown_;
+  QVBoxLayout* list_;
+  QWidget* editor_;
+  QLineEdit *name_, *kind_;
+  NumberField *tip_, *min_, *max_, *thickest_;
+  QPushButton *ink_, *remove_;
+  std::vector<QCheckBox*> serves_;
+};
+
+}  // namespace dotlane
