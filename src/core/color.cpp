@@ -194,7 +194,7 @@ std::optional<Color> from_function(std::string_view arguments) {
   for (auto& c : channel) {
     auto v = in.number();
     if (!v) return std::nullopt;
-    if (in.peek() == '%') in.advance(), *v *= 2.55;
+    if (in.peek() == '%') in.advance(), *v = *v * 255 / 100;
     c = static_cast<std::uint8_t>(std::lround(std::clamp(*v, 0.0, 255.0)));
   }
   return Color{channel[0], channel[1], channel[2]};

@@ -22,6 +22,10 @@ SimServer::SimServer(QObject* parent) : QObject(parent) {
   connect(&timer_, &QTimer::timeout, this, &SimServer::tick);
 }
 
+SimServer::~SimServer() {
+  if (client_) client_->disconnect(this);  // it goes with the server, and must not call back into half of one
+}
+
 bool SimServer::listen(const QString& name) {
   server_.setSocketOptions(QLocalServer::UserAccessOption);
   return server_.listen(name);

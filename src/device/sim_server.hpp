@@ -15,6 +15,7 @@ class SimServer : public QObject {
   Q_OBJECT
  public:
   explicit SimServer(QObject* parent = nullptr);
+  ~SimServer() override;
   /// Listens under this name; false when it cannot, with the reason in errorString().
   bool listen(const QString& name);
   [[nodiscard]] QString errorString() const { return server_.errorString(); }

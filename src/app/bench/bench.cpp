@@ -1,5 +1,6 @@
 #include "app/bench/bench.hpp"
 
+#include <QCoreApplication>
 #include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QLocale>
@@ -17,9 +18,7 @@
 namespace dotlane {
 namespace {
 
-constexpr double kReachPx = 6;                // how near a click must be to a line
-constexpr std::size_t kPaintAtOnce = 30'000;  // segments; more are painted aside
-constexpr double kOver = 160;                 // px painted beyond the edges, so that panning shows something
+constexpr double kReachPx = 6;  // how near a click must be to a line
 constexpr double kScreenPxPerMm = 96 / kMmPerInch;
 
 }  // namespace
@@ -32,7 +31,8 @@ Bench::Bench(Session& session, QWidget* parent) : QWidget(parent), session_(sess
   setMouseTracking(true);
   setAcceptDrops(true);
   setMinimumSize(300, 200);
-  pool_.setMaxThreadCount(1);
+  art_ = new ArtLayer(this);
+  connect(art_, &ArtLayer::ready, this, qOverload<>(&QWidget::update));
 
   zoom_bar_ = new QFrame(this);
   set_kind(zoom_bar_, "card");
@@ -85,11 +85,6 @@ Bench::Bench(Session& session, QWidget* parent) : QWidget(parent), session_(sess
   });
   connect(&session_, &Session::broughtIn, this, [this] { zoomToFit(); });
   updateLoads();
-}
-
-Bench::~Bench() {
-  if (stop_) *stop_ = true;
-  pool_.waitForDone();
 }
 
 QRectF Bench::canvas() const { return QRectF(rect()).adjusted(kRulerWidth, kRulerHeight, 0, 0); }
@@ -189,85 +184,26 @@ void Bench::point(const std::vector<LineRef>& lines) {
 // --- painting ------------------------------------------------------------------------------------------------------
 
 void Bench::refresh() {
-  ++art_epoch_;
+  art_->invalidate();
   update();
 }
 
 void Bench::viewChanged() {
-  ++art_epoch_;
+  art_->invalidate();
   zoom_text_->setText(QLocale().toString(view_.px_per_mm / kScreenPxPerMm * 100, 'f', 0) + QStringLiteral(" %"));
   update();
 }
 
 void Bench::paintArt(QPainter& p) {
-  const bool rehearsing = record_ || scrub_ >= 0;
-  struct Work {
-    View view;
-    QSize size;
-    double ratio;
-    Project project;
-    Drawing drawing;
-    LineOptions options;
-    const Theme& theme;
-    QImage paint() const {
-      QImage image(size * ratio, QImage::Format_RGB32);
-      image.setDevicePixelRatio(ratio);
-      image.fill(theme.ground);
-      QPainter painter(&image);
-      paint_mat(painter, view, project.machine, theme, QRectF(QPointF(), QSizeF(size)));
-      paint_sheets(painter, view, project, options.load, theme);
-      paint_usable_area(painter, view, project.machine, theme);
-      paint_lines(painter, view, project, drawing, theme, options);
-      return image;
-    }
-  };
-  if (painted_epoch_ != art_epoch_ && painting_epoch_ != art_epoch_) {
-    const bool aside = session_.drawing().segments() > kPaintAtOnce;
-    const double over = aside ? kOver : 0;
-    const QSize size(static_cast<int>(width() + 2 * over), static_cast<int>(height() + 2 * over));
-    View shifted = view_;
-    shifted.origin += QPointF(over, over);
-    LineOptions options;
-    options.load = load_;
-    options.clip = QRectF(QPointF(), QSizeF(size));
-    options.strength = rehearsing ? 0.16 : 1;
-    auto work = std::make_shared<Work>(
-        Work{shifted, size, devicePixelRatioF(), session_.project(), session_.drawing(), options, theme()});
-    if (!aside) {
-      if (stop_) *stop_ = true;
-      art_ = {work->paint(), view_, {}};
-      painted_epoch_ = painting_epoch_ = art_epoch_;
-    } else {
-      if (stop_) *stop_ = true;  // what is being painted is out of date
-      stop_ = std::make_shared<std::atomic<bool>>(false);
-      work->options.stop = stop_.get();
-      painting_epoch_ = art_epoch_;
-      pool_.start([this, work, stop = stop_, epoch = art_epoch_, view = view_, over] {
-        QImage image = work->paint();
-        if (*stop) return;
-        QMetaObject::invokeMethod(
-            this,
-            [this, image = std::move(image), epoch, view, over] {
-              if (epoch < painted_epoch_) return;
-              art_ = {image, view, QPointF(-over, -over)};
-              painted_epoch_ = epoch;
-              update();
-            },
-            Qt::QueuedConnection);
-      });
-    }
-  }
   p.fillRect(rect(), theme().ground);
-  if (art_.image.isNull()) return;
-  // The last picture, moved and scaled to where it belongs now.
-  const double s = view_.px_per_mm / art_.view.px_per_mm;
-  const QPointF at = view_.origin + (art_.offset - art_.view.origin) * s;
-  const QSizeF size = art_.image.deviceIndependentSize() * s;
-  if (s == 1) {
-    p.drawImage(at, art_.image);
-  } else {
-    p.drawImage(QRectF(at, size), art_.image);
-  }
+  const bool rehearsing = record_ || scrub_ >= 0;
+  art_->paint(p, view_, size(), devicePixelRatioF(),
+              {session_.project(), session_.drawing(), load_, rehearsing ? 0.16 : 1.0});
+}
+
+void Bench::finishPainting() {
+  grab();
+  while (!art_->current()) QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
 }
 
 void Bench::paintMarks(QPainter& p) {

@@ -3,12 +3,10 @@
 
 #include <QImage>
 #include <QLabel>
-#include <QThreadPool>
 #include <QToolButton>
 #include <QWidget>
-#include <atomic>
-#include <memory>
 
+#include "app/bench/art_layer.hpp"
 #include "app/session.hpp"
 #include "core/job/run_record.hpp"
 #include "device/cutter_link.hpp"
@@ -20,7 +18,6 @@ class Bench : public QWidget {
   Q_OBJECT
  public:
   explicit Bench(Session& session, QWidget* parent = nullptr);
-  ~Bench() override;
 
   void zoomToFit();
   void zoomToSelection();
@@ -39,6 +36,9 @@ class Bench : public QWidget {
   void moveHead(const HeadState& head);
   /// Makes these lines stand out until the next selection.
   void point(const std::vector<LineRef>& lines);
+
+  /// Runs the event loop until what is painted aside is there. For pictures and measurements.
+  void finishPainting();
 
   /// Moves the selection by this many mm.
   void nudge(double dx, double dy);
@@ -91,16 +91,7 @@ class Bench : public QWidget {
   bool fitted_ = true;  // keep fitting while the window changes size
   int load_ = 1;
 
-  // The art layer: a picture of mat, sheets and lines for one view, painted aside when there is much of it.
-  struct Layer {
-    QImage image;
-    View view;
-    QPointF offset;  // of the image's top left on the widget, at that view
-  };
-  Layer art_;
-  int art_epoch_ = 1, painted_epoch_ = 0, painting_epoch_ = 0;
-  std::shared_ptr<std::atomic<bool>> stop_;
-  QThreadPool pool_;
+  ArtLayer* art_;
 
   // The marks of a run, painted as they come.
   QImage marks_;

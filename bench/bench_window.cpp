@@ -1,0 +1,127 @@
+// The whole window: start to first paint, a large file to finished picture, frames while panning and zooming.
+// Compare with open_empty_widget, the least that Qt itself takes for a window here.
+#include <benchmark/benchmark.h>
+
+#include <QApplication>
+#include <QPainter>
+#include <QTemporaryDir>
+#include <random>
+
+#include "app/main_window.hpp"
+#include "app/style.hpp"
+#include "core/format/files.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+QApplication& application() {
+  static int argc = 1;
+  static char name[] = "dotlane_bench";
+  static char* argv[] = {name, nullptr};
+  qputenv("QT_QPA_PLATFORM", "offscreen");
+  static QApplication app(argc, argv);
+  static const bool once = [] {
+    QApplication::setApplicationName(QStringLiteral("dot-lane-bench"));
+    use_theme(false);
+    return true;
+  }();
+  (void)once;
+  return app;
+}
+
+void open_empty_widget(benchmark::State& state) {
+  application();
+  for (auto _ : state) {
+    QWidget widget;
+    widget.resize(1280, 800);
+    widget.show();
+    benchmark::DoNotOptimize(widget.grab());
+  }
+}
+BENCHMARK(open_empty_widget)->Unit(benchmark::kMillisecond);
+
+void window_to_first_paint(benchmark::State& state) {
+  application();
+  for (auto _ : state) {
+    MainWindow window;
+    window.resize(1280, 800);
+    window.show();
+    benchmark::DoNotOptimize(window.grab());
+  }
+}
+BENCHMARK(window_to_first_paint)->Unit(benchmark::kMillisecond);
+
+/// 100,000 segments of drawn line, 100 to a path.
+std::string big_svg() {
+  std::mt19937 random(7);
+  std::uniform_real_distribution<double> at(10, 290), step(-2, 2);
+  std::string out =
+      R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#1f6f78">)";
+  for (int i = 0; i < 1000; ++i) {
+    double x = at(random), y = at(random);
+    out += "<path d=\"M" + rounded_text(x, 3) + " " + rounded_text(y, 3);
+    for (int k = 0; k < 100; ++k) {
+      x = std::clamp(x + step(random), 1.0, 299.0), y = std::clamp(y + step(random), 1.0, 299.0);
+      out += " L" + rounded_text(x, 3) + " " + rounded_text(y, 3);
+    }
+    out += "\"/>";
+  }
+  return out + "</svg>";
+}
+
+void read_and_show_100k_segments(benchmark::State& state) {
+  application();
+  const QTemporaryDir folder;
+  const QString path = folder.filePath(QStringLiteral("big.svg"));
+  (void)write_file(path.toStdString(), big_svg());
+  for (auto _ : state) {
+    state.PauseTiming();
+    auto window = std::make_unique<MainWindow>();
+    window->resize(1280, 800);
+    window->show();
+    benchmark::DoNotOptimize(window->grab());
+    state.ResumeTiming();
+    window->take({path});
+    while (window->session().project().pieces.empty()) QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
+    window->bench().finishPainting();
+    benchmark::DoNotOptimize(window->bench().grab());
+    state.PauseTiming();
+    window->session().settle();
+    window.reset();
+    state.ResumeTiming();
+  }
+}
+BENCHMARK(read_and_show_100k_segments)->Unit(benchmark::kMillisecond);
+
+void frame(benchmark::State& state, bool zoom) {
+  application();
+  const QTemporaryDir folder;
+  const QString path = folder.filePath(QStringLiteral("big.svg"));
+  (void)write_file(path.toStdString(), big_svg());
+  MainWindow window;
+  window.resize(1280, 800);
+  window.show();
+  window.take({path});
+  window.session().settle();
+  window.bench().finishPainting();
+  QImage canvas(window.bench().size(), QImage::Format_RGB32);
+  int i = 0;
+  for (auto _ : state) {
+    if (zoom) {
+      window.bench().zoomBy(i++ % 20 < 10 ? 1.02 : 1 / 1.02, {400, 300});
+    } else {
+      View view = window.bench().view();
+      view.origin += QPointF(i++ % 20 < 10 ? 3 : -3, 1);
+      window.bench().setView(view);
+    }
+    window.bench().render(&canvas);
+  }
+}
+void pan_frame_100k_segments(benchmark::State& state) { frame(state, false); }
+void zoom_frame_100k_segments(benchmark::State& state) { frame(state, true); }
+BENCHMARK(pan_frame_100k_segments)->Unit(benchmark::kMillisecond);
+BENCHMARK(zoom_frame_100k_segments)->Unit(benchmark::kMillisecond);
+
+}  // namespace
+}  // namespace dotlane

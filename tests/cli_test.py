@@ -1,0 +1,91 @@
+"""The command line as a script uses it: options, exit codes, the shape of the JSON."""
+import json
+import pathlib
+import subprocess
+import sys
+import tempfile
+
+root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
+demo = root / "demo/lighthouse-card.dotlane"
+faults = []
+
+
+def run(*words, expect=0):
+    done = subprocess.run([cli, *map(str, words)], capture_output=True, text=True, timeout=120)
+    if done.returncode != expect:
+        faults.append(f"{words}: exit {done.returncode}, expected {expect}: {done.stderr}")
+    return done
+
+
+def report(*words, expect=0):
+    return json.loads(run(*words, "--json", expect=expect).stdout or "{}")
+
+
+def check(what, good):
+    if not good:
+        faults.append(what)
+
+
+help_text = run("help").stdout
+for command in ("inspect", "import", "plan", "check", "dry-run", "export", "shots", "tools", "stocks"):
+    check(f"help names {command}", command in help_text)
+check("no command at all is bad use", run(expect=2).stderr.startswith("dot-lane-cli: "))
+
+inspected = report("inspect", root / "tests/data/svg/11_styles.svg")
+check("inspect has all its keys", set(inspected) >= {"unit_source", "per_inch", "size_mm", "bounds_mm", "lines", "totals", "findings"})
+line = inspected["lines"][0]
+check("a line has all its keys", set(line) >= {"id", "color", "role", "contours", "open", "length_mm", "area_mm2", "bounds_mm"})
+check("stroke colours", [l["color"] for l in inspected["lines"][:3]] == ["#c04000", "#c04000", "#004080"])
+check("dashed inside no outline is drawn", {l["id"]: l["role"] for l in inspected["lines"]}["fold"] == "draw")
+check("totals add up", abs(inspected["totals"]["length_mm"] - sum(l["length_mm"] for l in inspected["lines"])) < 1e-3)
+check("findings have all their keys", all(set(f) >= {"code", "severity", "message", "lines"} for f in inspected["findings"]))
+filled = report("inspect", root / "tests/data/svg/12_fill_rules.svg")
+check("without a stroke the fill's colour counts", all(l["color"] == "#222222" for l in filled["lines"]))
+assumed = report("inspect", root / "tests/data/svg/08_no_size.svg")
+check("size assumed", assumed["unit_source"] == "assumed" and assumed["per_inch"] == 96 and assumed["size_mm"] == [127.0, 101.6])
+at_90 = report("inspect", root / "tests/data/svg/08_no_size.svg", "--per-inch", 90)
+check("per inch 90", abs(at_90["size_mm"][0] - 480 / 90 * 25.4) < 1e-3)
+check("the demo can be inspected", report("inspect", demo)["totals"]["contours"] == 8)
+
+with tempfile.TemporaryDirectory() as folder:
+    folder = pathlib.Path(folder)
+    out = folder / "p.dotlane"
+    made = report("import", root / "demo/art/lighthouse-card.svg", "-o", out, "--split-layers", "--name", "Card", "--stock", "vinyl",
+                  "--role", "#a8496f=foil:foil-tip-bold", "--role", "#8a5a00=score", "--role", "#1f6f78=draw:Pencil")
+    check("five pieces", made["pieces"] == 5)
+    saved = json.loads(out.read_text())
+    tools = {l["id"]: (l["role"], l["tool"]) for p in saved["pieces"] for l in p["lines"]}
+    check("role and tool by colour", tools["rays"] == ("foil", "foil-tip-bold") and tools["fold"] == ("score", "scoring-tip"))
+    check("a tool by its name", tools["swell-1"] == ("draw", "pencil"))
+    check("stock and name", saved["name"] == "Card" and all(p["stock"] == "vinyl" for p in saved["pieces"]))
+    check("assigned roles are not guesses", not any(l["role_guessed"] for p in saved["pieces"] for l in p["lines"] if l["color"] == "#8a5a00"))
+    run("import", root / "tests/data/svg/08_no_size.svg", "-o", out, "--per-inch", 72)
+    piece = json.loads(out.read_text())["pieces"][0]
+    check("a size that was chosen is settled", piece["source"]["per_inch"] == 72 and piece["source"]["notes"] == [])
+    bounds = report("inspect", out)["bounds_mm"]
+    check("and read at it", abs(bounds[2] - bounds[0] - 460 / 72 * 25.4) < 1e-3)
+    run("import", root / "tests/data/svg/15_negative_and_far.svg", "-o", out)
+    check("off the mat is an error", [f["severity"] for f in report("check", out, expect=1)["findings"]][0] == "error")
+    run("import", root / "tests/data/svg/06_nested_svg_aspect.svg", "-o", out, "--bring-on")
+    run("check", out)
+    for bad in (["--role", "#123456=cut"], ["--role", "red"], ["--role", "#222222=draw:wand"], ["--stock", "moonstone"], ["--per-inch", "-3"], ["--oops"]):
+        run("import", root / "tests/data/svg/12_fill_rules.svg", "-o", out, *bad, expect=2)
+    run("export", demo, "-o", folder / "x.svg", "--pass", 99, expect=2)
+    run("export", demo, "-o", folder / "x.svg", "--sheet", 99, expect=2)
+    run("export", demo, "-o", folder / "x.svg", "--pass", "one", expect=2)
+
+    # A plain drawing goes the whole road without a project.
+    check("plan of a drawing", len(report("plan", root / "demo/art/lighthouse-card.svg")["passes"]) >= 4)
+
+    plan = report("plan", demo)
+    check("plan has all its keys", set(plan) >= {"passes", "pauses", "seconds"})
+    check("a pass has all its keys", set(plan["passes"][0]) >= {"index", "sheet", "role", "tool", "holder", "pause_before", "repeats", "contours", "length_mm", "travel_mm", "lifts", "seconds"})
+    check("pauses are those before passes", plan["pauses"] == sum(p["pause_before"] for p in plan["passes"]))
+    check("running and hands make the whole", abs(plan["running_seconds"] + 45 * 4 - plan["seconds"]) < 90)
+    check("text says the same", f"{len(plan['passes'])} passes, {plan['pauses']} pauses" in run("plan", demo).stdout)
+    check("lists", {"fine-blade", "pen-black"} <= {t["id"] for t in report("tools", demo)["tools"]} and len(report("stocks", demo)["stocks"]) == 11)
+
+    shots = report("shots", demo, "-o", folder / "views")["files"]
+    check("a picture of every main view", len(shots) == 8 and all(pathlib.Path(f).stat().st_size > 20_000 for f in shots))
+print("\n".join(faults) or "the command line keeps its word")
+sys.exit(1 if faults else 0)

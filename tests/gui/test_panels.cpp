@@ -1,0 +1,272 @@
+// The panels on the right, the ledger and the notices, driven by hand.
+#include <QComboBox>
+#include <QTreeView>
+
+#include "app/action_finder.hpp"
+#include "app/notice.hpp"
+#include "app/style.hpp"
+#include "app/widgets/number_field.hpp"
+#include "core/project/edit.hpp"
+#include "driving.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+namespace {
+
+void type(NumberField* field, const char* text) {
+  field->editor()->setFocus();
+  field->editor()->selectAll();
+  QTest::keyClicks(field->editor(), QString::fromLatin1(text));
+  QTest::keyClick(field->editor(), Qt::Key_Return);
+}
+
+NumberField* named(Opened& o, const char* accessible) {
+  QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  for (auto* f : o.window.findChildren<NumberField*>()) {
+    if (f->editor()->accessibleName() == QString::fromLatin1(accessible)) return f;
+  }
+  FAIL("no field " << accessible);
+  return nullptr;
+}
+
+}  // namespace
+
+TEST_CASE("the rack: add, rename, change, copy and take off a tool") {
+  Opened o;
+  o.window.setStage(Stage::passes);
+  const auto before = o.project().tools.size();
+  o.click("addPen");
+  REQUIRE(o.project().tools.size() == before + 1);
+  auto* name = o.find<QLineEdit>("toolName");
+  name->selectAll();
+  QTest::keyClicks(name, "Silver pen");
+  CHECK(find_tool(o.project(), "new-pen")->name == "Silver pen");
+  type(o.find<NumberField>("toolTip"), "0.8");
+  CHECK(find_tool(o.project(), "new-pen")->tip_width_mm == Approx(0.8));
+  o.click("toolServes-foil");
+  CHECK(serves(*find_tool(o.project(), "new-pen"), Role::foil));
+  o.click("copyTool");
+  CHECK(find_tool(o.project(), "silver-pen-copy"));
+  o.click("removeTool");
+  CHECK_FALSE(find_tool(o.project(), "silver-pen-copy"));
+  // A tool that lines want cannot be taken off.
+  o.click("tool-fine-blade");
+  CHECK_FALSE(o.find<QPushButton>("removeTool")->isEnabled());
+}
+
+TEST_CASE("force, speed and repeats belong to the stock and the role") {
+  Opened o;
+  o.window.setStage(Stage::passes);
+  const auto& passes = o.session().derived().plan.passes;
+  const int cut = static_cast<int>(passes.size());
+  QTest::mouseClick(o.window.lanes().viewport(), Qt::LeftButton, {}, o.window.lanes().blockOf(cut).center().toPoint());
+  CHECK(o.window.lanes().currentPass() == cut);
+  const double seconds = passes.back().seconds;
+  type(named(o, "Force of this pass"), "145");
+  type(named(o, "Repeats of this pass"), "2");
+  o.session().settle();
+  CHECK(o.session().derived().plan.passes.back().force_gf == 145);
+  CHECK(o.session().derived().plan.passes.back().repeats == 2);
+  CHECK(o.session().derived().plan.passes.back().seconds > 1.8 * seconds);
+  CHECK(find_stock(o.project(), "night-card")->settings.at(Role::cut).repeats == 2);
+}
+
+TEST_CASE("the order of roles is changed by arrows and comes back by a fix") {
+  Opened o;
+  o.window.setStage(Stage::passes);
+  for (int i = 0; i < 4; ++i) {
+    QAbstractButton* earlier = nullptr;
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    for (auto* b : o.window.findChildren<QAbstractButton*>()) {
+      if (b->accessibleName() == "Run cut earlier") earlier = b;
+    }
+    REQUIRE(earlier);
+    QTest::mouseClick(earlier, Qt::LeftButton);
+    o.session().settle();
+  }
+  CHECK(o.project().plan.role_order.front() == Role::cut);
+  CHECK(o.session().derived().plan.passes.front().role == Role::cut);
+  o.click("secondLookPill");
+  o.click("fix-cut-before");
+  CHECK(o.project().plan.role_order.back() == Role::cut);
+}
+
+TEST_CASE("sheets: size, place, stock and machine are typed") {
+  Opened o;
+  o.window.setStage(Stage::sheets);
+  type(named(o, "Sheet width"), "200");
+  CHECK(o.project().sheets[0].area.width() == Approx(200));
+  CHECK(o.project().sheets[0].area.x0 == Approx(12));
+  o.session().settle();
+  CHECK_FALSE(o.session().derived().findings.empty());  // the card no longer fits its sheet
+  CHECK(o.session().derived().findings.front().code == "off-sheet");
+  type(named(o, "Thickness of the stock"), "2.7");
+  o.session().settle();
+  const auto& findings = o.session().derived().findings;
+  CHECK(std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.code == "stock-over-rating"; }));
+  type(named(o, "Time for one tool swap by hand"), "10");
+  CHECK(o.project().machine.swap_s == 10);
+  auto* mat = o.find<QComboBox>("matBox");
+  mat->setCurrentIndex(1);
+  emit mat->activated(1);
+  CHECK(o.project().machine.mat.height_mm == Approx(609.6));
+}
+
+TEST_CASE("lines are taken by colour and by layer, and their tool and repeats changed") {
+  Opened o(QString{});
+  o.window.take({QStringLiteral(DOTLANE_DEMO "/art/lighthouse-card.svg")});
+  o.session().settle();
+  REQUIRE(o.project().pieces.size() == 1);
+  QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  auto row = [&](const QString& part) {
+    for (auto* b : o.find("recipePanel")->findChildren<QPushButton*>()) {
+      if (b->property("kind").toString() == "row" && b->text().contains(part)) return b;
+    }
+    FAIL("no row with " << part.toStdString());
+    return static_cast<QPushButton*>(nullptr);
+  };
+  QTest::mouseClick(row(QStringLiteral("Layer Cliff")), Qt::LeftButton);
+  CHECK(o.session().selectedLines().size() == 2);
+  o.session().select({{1, ""}});
+  QTest::mouseClick(row(QStringLiteral("#c77f0a")), Qt::LeftButton);
+  const auto amber = o.session().selectedLines();
+  CHECK(amber.size() == 6);
+  auto* tool = o.find<QComboBox>("toolBox");
+  const int pencil = tool->findData("pencil");
+  REQUIRE(pencil >= 0);
+  tool->setCurrentIndex(pencil);
+  emit tool->activated(pencil);
+  CHECK(lines_with_tool(o.project(), "pencil").size() == 6);
+  o.window.actions().find(QStringLiteral("split-layers"))->trigger();
+  o.session().settle();
+  CHECK(o.project().pieces.size() == 5);
+  CHECK(o.find<QTreeView>("ledger")->model()->rowCount() == 6);  // a stock and its pieces
+  o.session().select({{o.piece("Cliff").id, "ledges"}});
+  o.window.actions().find(QStringLiteral("same-color"))->trigger();
+  CHECK(o.session().selection().size() == 6);
+}
+
+TEST_CASE("confirming, duplicating, layer order and removing, each one step back") {
+  Opened o;
+  const Project start = o.project();
+  auto act = [&](const char* id) {
+    auto* action = o.window.actions().find(QString::fromLatin1(id));
+    REQUIRE(action->isEnabled());
+    action->trigger();
+    o.session().settle();
+  };
+  o.session().select({{o.piece("Cliff").id, ""}});
+  act("duplicate");
+  CHECK(o.project().pieces.size() == 6);
+  CHECK(o.session().selectedPieces().front() == 6);
+  act("layer-up");
+  CHECK(o.project().pieces[2]->id == 6);
+  act("layer-down");
+  act("delete");
+  CHECK(o.project().pieces.size() == 5);
+  CHECK_FALSE(o.window.actions().find(QStringLiteral("delete"))->isEnabled());
+  CHECK(o.window.actions().find(QStringLiteral("undo"))->text() == "Undo: Remove");
+  for (int i = 0; i < 4; ++i) act("undo");
+  CHECK(o.project() == start);
+  CHECK_FALSE(o.session().modified());
+  for (int i = 0; i < 4; ++i) act("redo");
+  CHECK(o.project().pieces.size() == 5);
+}
+
+TEST_CASE("a project without unit asks nothing: units belong to it and are saved with it") {
+  QTemporaryDir folder;
+  Opened o;
+  o.click("unitInch");
+  o.answers.save = folder.filePath(QStringLiteral("inches.dotlane"));
+  o.window.actions().find(QStringLiteral("save-as"))->trigger();
+  o.session().settle();
+  Opened again(o.answers.save);
+  CHECK(again.project().unit == LengthUnit::inch);
+}
+
+TEST_CASE("number fields: arrows step, escape gives up, range is kept") {
+  NumberField field(QStringLiteral("Test"), NumberField::Kind::plain, nullptr, QStringLiteral("gf"));
+  field.setRange(10, 50);
+  field.setValue(30);
+  field.show();
+  QTest::keyClick(field.editor(), Qt::Key_Up);
+  CHECK(field.value() == 32);
+  QTest::keyClick(field.editor(), Qt::Key_Down, Qt::ShiftModifier);
+  CHECK(field.value() == 12);
+  field.editor()->selectAll();
+  QTest::keyClicks(field.editor(), "99");
+  CHECK(field.editor()->property("wrong").toBool());
+  CHECK(field.value() != 99);
+  QTest::keyClick(field.editor(), Qt::Key_Return);
+  CHECK_FALSE(field.editor()->property("wrong").toBool());
+}
+
+TEST_CASE("notices say, ask and go away") {
+  QWidget window;
+  Notice notice(&window);
+  notice.say(QStringLiteral("Saved card.dotlane"), false);
+  CHECK(notice.message() == "Saved card.dotlane");
+  int chosen = 0;
+  notice.ask(QStringLiteral("Which?"),
+             {{QStringLiteral("one"), [&] { chosen = 1; }}, {QStringLiteral("two"), [&] { chosen = 2; }}});
+  QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  const auto buttons = notice.findChildren<QPushButton*>();
+  REQUIRE(buttons.size() == 2);
+  QTest::mouseClick(buttons[1], Qt::LeftButton);
+  CHECK(chosen == 2);
+  CHECK_FALSE(notice.isVisibleTo(&window));
+}
+
+TEST_CASE("the action list: arrows move, escape closes, unknown words say so") {
+  Opened o;
+  auto* finder = o.find<ActionFinder>("actionFinder");
+  auto* list = o.find<QListWidget>("actionList");
+  finder->begin();
+  CHECK(list->count() == static_cast<int>(o.window.actions().all().size()));
+  QTest::keyClick(finder, Qt::Key_Down);
+  CHECK(list->currentRow() == 1);
+  QTest::keyClicks(finder, "zzz");
+  CHECK(list->count() == 1);
+  CHECK(list->item(0)->text() == "No action has these words");
+  QTest::keyClick(finder, Qt::Key_Return);
+  CHECK_FALSE(list->isVisible());
+  finder->begin();
+  QTest::keyClick(finder, Qt::Key_Escape);
+  CHECK_FALSE(list->isVisible());
+}
+
+TEST_CASE("every stage fits a window of 1060 by 680 in light and dark") {
+  Opened o;
+  o.window.resize(1060, 680);
+  for (const bool dark : {false, true}) {
+    use_theme(dark);
+    for (int stage = 0; stage < 4; ++stage) {
+      o.window.setStage(static_cast<Stage>(stage));
+      o.session().settle();
+      CHECK(o.window.width() == 1060);
+      CHECK(o.window.height() == 680);
+      CHECK(o.bench().width() > 400);
+      // Nothing in the bar along the top is squeezed below what its words need.
+      for (auto* pill : o.window.findChildren<StagePill*>()) CHECK(pill->width() >= pill->sizeHint().width());
+    }
+  }
+  use_theme(false);
+}
+
+TEST_CASE("two mat loads are shown one at a time and the ledger leads to the other") {
+  Opened o;
+  o.session().select({{o.piece("Cliff").id, ""}});
+  Project next = o.project();
+  for (auto& sheet : next.sheets) sheet.load = sheet.id;
+  o.session().commit(std::move(next), QStringLiteral("Two loads"));
+  o.session().settle();
+  o.session().select({{o.piece("Greeting").id, ""}});
+  CHECK(o.bench().load() == 1);
+  o.session().select({{o.piece("Cliff").id, ""}});
+  CHECK(o.bench().load() == 2);
+  o.click("loadButton");
+  CHECK(o.bench().load() == 1);
+  const auto& plan = o.session().derived().plan;
+  CHECK(std::count_if(plan.pauses.begin(), plan.pauses.end(), [](const Pause& p) { return p.change_mat; }) == 1);
+}

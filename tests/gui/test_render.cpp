@@ -1,0 +1,188 @@
+// Painting: what must be told apart can be, what is mirrored is mirrored once, what was marked is shown.
+#include "core/format/files.hpp"
+#include "core/project/edit.hpp"
+#include "driving.hpp"
+#include "render/paint.hpp"
+#include "render/role_style.hpp"
+#include "render/sheet_export.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+namespace {
+
+Derived derived_of(const Project& project) {
+  DrawingCache cache;
+  return derive(project, cache);
+}
+
+Project the_demo() {
+  auto project = load_project(demo().toStdString());
+  REQUIRE(project);
+  return *project;
+}
+
+/// The role's glyph in black on white: its shape alone.
+QImage glyph(Role role) {
+  QImage image(24, 24, QImage::Format_Grayscale8);
+  image.fill(Qt::white);
+  QPainter p(&image);
+  paint_role_glyph(p, {12, 12}, role, Qt::black, 18);
+  return image;
+}
+
+/// The role's line pattern in black on white.
+QImage pattern(Role role) {
+  QImage image(120, 12, QImage::Format_Grayscale8);
+  image.fill(Qt::white);
+  QPainter p(&image);
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(role_pen(role, Qt::black));
+  p.drawLine(4, 6, 116, 6);
+  return image;
+}
+
+int difference(const QImage& a, const QImage& b) {
+  int n = 0;
+  for (int y = 0; y < a.height(); ++y) {
+    for (int x = 0; x < a.width(); ++x) n += std::abs(qGray(a.pixel(x, y)) - qGray(b.pixel(x, y))) > 60;
+  }
+  return n;
+}
+
+}  // namespace
+
+TEST_CASE("every role has a glyph of its own, without any colour") {
+  for (const Role a : kRoles) {
+    CHECK(difference(glyph(a), QImage(glyph(a).size(), QImage::Format_Grayscale8)) > 0);
+    for (const Role b : kRoles) {
+      INFO(word(a) << " and " << word(b));
+      if (a < b) CHECK(difference(glyph(a), glyph(b)) > 20);
+    }
+  }
+}
+
+TEST_CASE("roles that run have line patterns of their own, without any colour") {
+  const Role run[] = {Role::cut, Role::score, Role::draw, Role::foil, Role::engrave};
+  for (const Role a : run) {
+    for (const Role b : run) {
+      INFO(word(a) << " and " << word(b));
+      if (a < b) CHECK(difference(pattern(a), pattern(b)) > 25);
+    }
+  }
+}
+
+TEST_CASE("text has the contrast that WCAG asks for, in light and dark") {
+  for (const Theme* t : {&light_theme(), &dark_theme()}) {
+    for (const QColor& ground : {t->ground, t->panel, t->field}) {
+      CHECK(contrast(to_color(t->ink), to_color(ground)) >= 7);
+      CHECK(contrast(to_color(t->quiet), to_color(ground)) >= 4.5);
+      CHECK(contrast(to_color(t->accent), to_color(ground)) >= 4.5);
+      CHECK(contrast(to_color(t->serious), to_color(ground)) >= 4.5);
+    }
+    CHECK(contrast(to_color(t->ink), to_color(t->hands_soft)) >= 7);
+    CHECK(contrast(to_color(t->ink), to_color(t->serious_soft)) >= 7);
+    CHECK(contrast(to_color(t->accent), to_color(t->accent_soft)) >= 4.5);
+  }
+  CHECK(contrast({0, 0, 0}, {255, 255, 255}) == Approx(21));
+}
+
+TEST_CASE("ink is lifted where it could not be seen on the stock, and no further") {
+  const Color night{45, 74, 102}, cloud{244, 240, 230};
+  CHECK(contrast(to_color(line_color(Role::draw, {20, 30, 60}, night)), night) >= 2.2);
+  CHECK(line_color(Role::draw, {199, 127, 10}, cloud) == QColor(199, 127, 10));
+  for (const Role role : {Role::cut, Role::score, Role::foil, Role::engrave}) {
+    for (const Color ground : {night, cloud, Color{255, 255, 255}, Color{0, 0, 0}}) {
+      CHECK(contrast(to_color(line_color(role, {}, ground)), ground) >= 2.2);
+    }
+  }
+}
+
+TEST_CASE("the picture of a sheet is as large as the sheet and shows its lines") {
+  const Project p = the_demo();
+  const Derived d = derived_of(p);
+  const QImage image = sheet_image(p, d, {1, 0}, 5);
+  CHECK(image.size() == QSize(1380, 590));
+  CHECK(image.dotsPerMeterX() == 5000);
+  // The card's left edge, 20 mm from the mat's left, on a sheet 12 mm from it: 8 mm in.
+  int dark = 0;
+  for (int y = 150; y < 450; ++y) dark += qGray(image.pixel(40, y)) < 150;
+  CHECK(dark > 290);
+  CHECK(qGray(image.pixel(20, 300)) > 200);
+}
+
+TEST_CASE("a mirrored job is shown mirrored about its sheet") {
+  Project p = the_demo();
+  const Derived straight = derived_of(p);
+  p.plan.mirrored = true;
+  const Derived mirrored = derived_of(p);
+  const Box a = shown_drawing(p, straight, {2, 0}).bounds(), b = shown_drawing(p, mirrored, {2, 0}).bounds();
+  const Box sheet = p.sheets[1].area;
+  CHECK(b.x0 == Approx(sheet.x0 + sheet.x1 - a.x1));
+  CHECK(b.y0 == Approx(a.y0));
+  CHECK(b.width() == Approx(a.width()));
+}
+
+TEST_CASE("a single pass shows only its own lines") {
+  const Project p = the_demo();
+  const Derived d = derived_of(p);
+  const auto all = shown_drawing(p, d, {0, 0}), one = shown_drawing(p, d, {0, static_cast<int>(d.plan.passes.size())});
+  auto chains = [](const Drawing& drawing) {
+    std::size_t n = 0;
+    for (const auto& piece : drawing.pieces) {
+      for (const auto& line : piece->flat->lines) n += line.chains.size();
+    }
+    return n;
+  };
+  CHECK(chains(one) == d.plan.passes.back().strokes.size());
+  CHECK(chains(all) > chains(one));
+}
+
+TEST_CASE("what was marked is as wide as the tip") {
+  const Project p = the_demo();
+  RunRecord record;
+  record.marks.push_back({"chisel-marker", 1, {{20, 50}, {100, 50}}});
+  record.marks.push_back({"pen-black", 2, {{20, 80}, {100, 80}}});  // on another mat: not shown
+  const QImage image = outcome_image(p, record, p.sheets[0], 10);
+  int inked = 0;
+  const int x = static_cast<int>((60 - p.sheets[0].area.x0) * 10);
+  for (int y = 0; y < image.height(); ++y) inked += qGray(image.pixel(x, y)) < 160;
+  CHECK(inked == Approx(20).margin(2));  // 2 mm at 10 px a mm
+}
+
+TEST_CASE("painting gives up soon after it is told to stop") {
+  const Project p = the_demo();
+  const Derived d = derived_of(p);
+  QImage image(400, 400, QImage::Format_RGB32);
+  QPainter painter(&image);
+  std::atomic<bool> stop = true;
+  LineOptions options;
+  options.stop = &stop;
+  CHECK(paint_lines(painter, {}, p, d.drawing, light_theme(), options) == 0);
+  stop = false;
+  CHECK(paint_lines(painter, {}, p, d.drawing, light_theme(), options) > 100);
+}
+
+TEST_CASE("views convert there and back, and fit what they are given") {
+  const View v = View::fitting(Box::of(10, 20, 100, 50), QRectF(0, 0, 640, 480), 20);
+  CHECK(v.px_per_mm == Approx(6));
+  const Vec p{33.3, 44.4};
+  CHECK(distance(v.to_mm(v.to_px(p)), p) < 1e-9);
+  CHECK(v.to_px(Box::of(10, 20, 100, 50)).center() == QPointF(320, 240));
+}
+
+TEST_CASE("words for lengths and times") {
+  CHECK(length_text(36, LengthUnit::mm) == QStringLiteral("36.0\u00a0mm"));
+  CHECK(length_text(25.4, LengthUnit::inch) == QStringLiteral("1.000\u00a0in"));
+  CHECK(time_text(48.2) == "48 s");
+  CHECK(time_text(210) == "3.5 min");
+  CHECK(time_text(1800) == "30 min");
+  CHECK(time_text(4320) == "1 h 12 min");
+  CHECK(run_length_text(812, LengthUnit::mm) == "812 mm");
+  CHECK(run_length_text(1930, LengthUnit::mm) == "1.9 m");
+  CHECK(counted(1, "piece", "pieces") == QStringLiteral("1\u00a0piece"));
+  CHECK(counted(5, "piece", "pieces") == QStringLiteral("5\u00a0pieces"));
+  CHECK(*parse_length("2", LengthUnit::inch) == Approx(50.8));
+  CHECK(*parse_length("2 mm", LengthUnit::inch) == Approx(2));
+  CHECK_FALSE(parse_length("wide", LengthUnit::mm));
+}
