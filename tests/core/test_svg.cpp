@@ -1,7 +1,9 @@
 #include <catch2/catch.hpp>
+#include <set>
 
 #include "core/format/files.hpp"
 #include "core/format/svg_reader.hpp"
+#include "core/format/svg_units.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
@@ -139,4 +141,97 @@ TEST_CASE("random damage gives lines or an error, never a crash") {
       for (const auto& l : art->lines) REQUIRE(is_finite({bounds_of(l.path).x1, bounds_of(l.path).y1}));
     }
   }
+}
+
+TEST_CASE("viewports are fitted as preserveAspectRatio asks") {
+  const Box box = Box::of(-5, -5, 10, 10);
+  auto at = [&](const char* aspect, Vec p) { return fit_view_box(box, 40, 20, aspect)(p); };
+  CHECK(at("", {0, 0}) == Vec{20, 10});  // xMidYMid meet
+  CHECK(at("xMinYMin meet", {-5, -5}) == Vec{0, 0});
+  CHECK(at("xMaxYMax meet", {5, 5}) == Vec{40, 20});
+  CHECK(at("none", {5, 5}) == Vec{40, 20});
+  CHECK(at("none", {-5, 0}) == Vec{0, 10});
+  CHECK(at("xMidYMin slice", {0, -5}) == Vec{20, 0});
+  CHECK(at("xMidYMax slice", {0, 5}) == Vec{20, 20});
+  CHECK(at("xMidYMid slice", {5, 0}) == Vec{40, 10});
+}
+
+TEST_CASE("transform lists multiply from left to right") {
+  auto map = [](const char* text, Vec p) {
+    const auto t = parse_transform(text);
+    INFO(text);
+    REQUIRE(t);
+    return (*t)(p);
+  };
+  CHECK(map("", {3, 4}) == Vec{3, 4});
+  CHECK(map("translate(10) scale(2)", {3, 4}) == Vec{16, 8});
+  CHECK(map("scale(2),translate(10 1)", {3, 4}) == Vec{26, 10});
+  CHECK(map("matrix(1 0 0 -1 5 6)", {3, 4}) == Vec{8, 2});
+  CHECK(distance(map("rotate(90)", {1, 0}), {0, 1}) < 1e-12);
+  CHECK(distance(map("rotate(180 5 5)", {0, 0}), {10, 10}) < 1e-12);
+  CHECK(distance(map("skewX(45)", {0, 2}), {2, 2}) < 1e-12);
+  CHECK(distance(map("skewY(45)", {2, 0}), {2, 2}) < 1e-12);
+  for (const char* bad :
+       {"rotate(1 2)", "spin(3)", "scale", "scale(1", "matrix(1 2 3)", "translate(a)", "scale(1 2 3)"}) {
+    INFO(bad);
+    CHECK_FALSE(parse_transform(bad));
+  }
+}
+
+TEST_CASE("lengths carry their units and px is no paper size") {
+  CHECK(parse_svg_length("12.5mm")->unit == "mm");
+  CHECK(parse_svg_length(" 3 PX ")->unit == "px");
+  CHECK_FALSE(parse_svg_length("wide"));
+  CHECK(*px_per("in") == 96);
+  CHECK(*px_per("pt") == Approx(96 / 72.0));
+  CHECK(*px_per("q") == Approx(96 / 101.6));
+  CHECK_FALSE(px_per("em"));
+  CHECK(is_physical("cm"));
+  CHECK_FALSE(is_physical("px"));
+  CHECK_FALSE(is_physical(""));
+  CHECK_FALSE(is_physical("%"));
+}
+
+TEST_CASE("ids are unique whatever the file says") {
+  const auto art =
+      read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><path id="a" d="M0 0h1"/><path id="a" d="M0 1h1"/>
+    <path d="M0 2h1"/><path id="path-1" d="M0 3h1"/><g id="g"><rect id="a" width="1" height="1"/></g></svg>)",
+               "ids.svg");
+  REQUIRE(art);
+  std::set<std::string> ids;
+  for (const auto& l : art->lines) CHECK(ids.insert(l.id).second);
+  CHECK(ids.size() == 5);
+}
+
+TEST_CASE("rounded rectangles take what the file leaves out from the other radius") {
+  auto area = [](const std::string& attributes) {
+    const auto art =
+        read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100">
+      <rect width="40" height="20" )" +
+                     attributes + "/></svg>",
+                 "r.svg");
+    REQUIRE(art);
+    return enclosed_area_of(art->lines.at(0).path);
+  };
+  // A rectangle with corner radii a, b loses (4 - pi) a b.
+  constexpr double k = 4 - 3.14159265358979;
+  CHECK(area("") == Approx(800));
+  CHECK(area("rx=\"4\"") == Approx(800 - k * 16).epsilon(1e-4));
+  CHECK(area("ry=\"4\"") == Approx(800 - k * 16).epsilon(1e-4));
+  CHECK(area("rx=\"4\" ry=\"2\"") == Approx(800 - k * 8).epsilon(1e-4));
+  CHECK(area("rx=\"90\" ry=\"90\"") == Approx(800 - k * 200).epsilon(1e-4));
+  CHECK(area("rx=\"0\" ry=\"5\"") == Approx(800));
+}
+
+TEST_CASE("gradients stand for their first colour, and clips are reported") {
+  const auto art = read_svg(
+      R"svg(<svg xmlns="http://www.w3.org/2000/svg"><defs><linearGradient id="base"><stop stop-color="#c77f0a"/></linearGradient>
+    <linearGradient id="glow" href="#base"/><clipPath id="c"><rect width="1" height="1"/></clipPath></defs>
+    <rect width="5" height="5" fill="url(#glow)" clip-path="url(#c)"/><rect width="5" height="5" fill="url(#none)"/></svg>)svg",
+      "g.svg");
+  REQUIRE(art);
+  REQUIRE(art->lines.size() == 2);
+  CHECK(hex(*art->lines[0].fill) == "#c77f0a");
+  CHECK(hex(*art->lines[1].fill) == "#808080");
+  CHECK(noted(*art, "clip-ignored"));
 }

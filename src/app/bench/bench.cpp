@@ -8,6 +8,7 @@
 #include <QPainter>
 #include <QWheelEvent>
 
+#include "app/bench/overlay.hpp"
 #include "app/bench/rulers.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -276,24 +277,7 @@ void Bench::paintSelection(QPainter& p) {
       p.setBrush(Qt::NoBrush);
       p.setPen(QPen(t.accent, 1.2));
       p.drawRect(r);
-      auto pill = [&](const QString& text, QPointF centre) {
-        p.setFont(ui_font(12, true));
-        const QRectF box(centre.x() - p.fontMetrics().horizontalAdvance(text) / 2.0 - 9, centre.y() - 10,
-                         p.fontMetrics().horizontalAdvance(text) + 18, 20);
-        QRectF inside = box;
-        inside.moveLeft(
-            std::clamp(box.left(), kRulerWidth + 4.0, std::max(kRulerWidth + 4.0, width() - box.width() - 4)));
-        inside.moveTop(
-            std::clamp(box.top(), kRulerHeight + 4.0, std::max(kRulerHeight + 4.0, height() - box.height() - 4)));
-        p.setPen(Qt::NoPen);
-        p.setBrush(t.accent);
-        p.drawRoundedRect(inside, 10, 10);
-        p.setPen(t.dark ? QColor("#10201F") : QColor(Qt::white));
-        p.drawText(inside, Qt::AlignCenter, text);
-      };
-      const LengthUnit unit = session_.project().unit;
-      pill(length_text(bounds.width(), unit), {r.center().x(), r.top() - 18});
-      pill(length_text(bounds.height(), unit), {r.right() + 42, r.center().y()});
+      paint_size_pills(p, r, bounds, session_.project().unit, canvas());
       p.setPen(QPen(t.accent, 1.2));
       p.setBrush(t.dark ? t.ground : QColor(Qt::white));
       for (const auto& h : handles()) p.drawRect(QRectF(h.at.x() - 3.5, h.at.y() - 3.5, 7, 7));
@@ -308,45 +292,14 @@ void Bench::paintSelection(QPainter& p) {
   }
 }
 
-void Bench::paintEmpty(QPainter& p) {
-  p.setPen(theme().ink);
-  p.setFont(ui_font(16, true));
-  const QRectF c = canvas();
-  p.drawText(QRectF(c.left(), c.center().y() - 44, c.width(), 26), Qt::AlignCenter, tr("Bring in a drawing"));
-  p.setFont(ui_font(13));
-  p.setPen(theme().quiet);
-  p.drawText(QRectF(c.left(), c.center().y() - 14, c.width(), 44), Qt::AlignHCenter | Qt::AlignTop,
-             tr("Drop an SVG file here, or press Ctrl+I.\nIt comes in at its true size, and every line gets a role."));
-}
-
 void Bench::paintEvent(QPaintEvent*) {
   QPainter p(this);
   paintArt(p);
   paintMarks(p);
   const Project& project = session_.project();
-  p.setFont(ui_font(12));
-  for (const auto& sheet : project.sheets) {
-    if (sheet.load != load_) continue;
-    const Stock* stock = find_stock(project, sheet.stock);
-    const QRectF r = view_.to_px(sheet.area);
-    const QString name =
-        QStringLiteral("%1  ·  %2 %3")
-            .arg(qs(stock ? stock->name : sheet.stock), size_text(sheet.area, project.unit), unit_word(project.unit));
-    // Below the sheet where there is room on the mat, else inside it.
-    const double label_end = sheet.area.y1 + 20 / view_.px_per_mm;
-    bool below = label_end < project.machine.mat.height_mm;
-    for (const auto& other : project.sheets) {
-      if (other.load == load_ && other.id != sheet.id &&
-          other.area.overlaps({sheet.area.x0, sheet.area.y1, sheet.area.x1, label_end}))
-        below = false;
-    }
-    p.setPen(below ? theme().quiet : (stock && luminance(stock->color) < 0.3 ? QColor("#DCE3DE") : QColor("#5F5A52")));
-    if (below) p.fillRect(QRectF(r.left(), r.bottom() + 5, p.fontMetrics().horizontalAdvance(name), 14), theme().mat);
-    p.drawText(QRectF(r.left() + (below ? 0 : 8), below ? r.bottom() + 3 : r.bottom() - 21, r.width(), 18),
-               Qt::AlignLeft | Qt::AlignVCenter, name);
-  }
+  paint_sheet_names(p, view_, project, load_);
   paintSelection(p);
-  if (project.pieces.empty()) paintEmpty(p);
+  if (project.pieces.empty()) paint_empty_bench(p, canvas());
   const Box shown = session_.selection().empty() ? Box{} : selectionBounds();
   paint_rulers(p, QRectF(rect()), view_, project.unit, shown, theme());
   if (hasFocus() && ring_) {

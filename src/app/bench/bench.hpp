@@ -82,7 +82,6 @@ class Bench : public QWidget {
   void paintMarks(QPainter& p);
   void paintSelection(QPainter& p);
   void paintRulers(QPainter& p);
-  void paintEmpty(QPainter& p);
   void placeControls();
   void updateLoads();
 

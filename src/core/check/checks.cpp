@@ -302,6 +302,10 @@ class Checker {
     for (const auto& piece : drawing_.pieces) {
       for (Finding note : piece->piece->source.notes) {
         if (note.code == "size-assumed") {
+          // The note speaks of the page; here the size of the artwork itself is what the choice is about.
+          note.message = "The file states no physical size. At " + rounded_text(piece->piece->source.per_inch, 2) +
+                         " per inch the artwork is " + mm(piece->bounds.width()) + " x " + mm(piece->bounds.height()) +
+                         "; pick the size you know to be right.";
           for (const double per_inch : {96.0, 90.0, 72.0}) {
             const double s = piece->piece->source.per_inch / per_inch;
             const std::string size = rounded_text(piece->bounds.width() * s, 1) + " x " +

@@ -8,14 +8,13 @@
 #include <unordered_set>
 
 #include "core/format/svg_style.hpp"
+#include "core/format/svg_units.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/geometry/path_data.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
 namespace {
-
-constexpr double kPxPerInch = 96;  // CSS Values and Units 4, section 6.2
 
 struct Size {
   double w = 0, h = 0;
@@ -25,32 +24,6 @@ struct Size {
 struct Refusal {
   Error error;
 };
-
-struct Length {
-  double value = 0;
-  std::string unit;  // lower case; "" for bare numbers
-};
-
-std::optional<Length> parse_length(std::string_view text) {
-  TextScan in(trimmed(text));
-  const auto v = in.number();
-  if (!v) return std::nullopt;
-  return Length{*v, lower_case(trimmed(in.rest()))};
-}
-
-/// CSS px per unit for absolute units, nothing for others.
-std::optional<double> px_per(std::string_view unit) {
-  if (unit.empty() || unit == "px") return 1;
-  if (unit == "in") return kPxPerInch;
-  if (unit == "mm") return kPxPerInch / 25.4;
-  if (unit == "cm") return kPxPerInch / 2.54;
-  if (unit == "q") return kPxPerInch / 101.6;
-  if (unit == "pt") return kPxPerInch / 72;
-  if (unit == "pc") return kPxPerInch / 6;
-  return std::nullopt;
-}
-
-bool is_physical(std::string_view unit) { return !unit.empty() && unit != "px" && px_per(unit).has_value(); }
 
 std::string_view local_name(std::string_view name) {
   const auto colon = name.rfind(':');
@@ -173,7 +146,7 @@ class Reader {
   double length(pugi::xml_node node, const char* attribute, double missing, Size viewport, Axis axis) const {
     const auto a = node.attribute(attribute);
     if (!a || trimmed(a.value()) == "auto") return missing;
-    const auto parsed = parse_length(a.value());
+    const auto parsed = parse_svg_length(a.value());
     if (!parsed) {
       refuse_at(node, std::string(attribute) + "=\"" + std::string(a.value()).substr(0, 40) + "\" is not a length");
     }
@@ -206,67 +179,12 @@ class Reader {
     return Box::of(*x, *y, *w, *h);
   }
 
-  /// The map from viewBox units to a viewport of the given size (SVG 2, section 8.2).
-  static Affine fit(const Box& box, Size viewport, std::string_view aspect) {
-    double sx = viewport.w / box.width(), sy = viewport.h / box.height();
-    double dx = 0, dy = 0;
-    if (aspect.find("none") == std::string_view::npos) {
-      const double s = aspect.find("slice") != std::string_view::npos ? std::max(sx, sy) : std::min(sx, sy);
-      sx = sy = s;
-      const double spare_x = viewport.w - box.width() * s, spare_y = viewport.h - box.height() * s;
-      dx = aspect.find("xMin") != std::string_view::npos   ? 0
-           : aspect.find("xMax") != std::string_view::npos ? spare_x
-                                                           : spare_x / 2;
-      dy = aspect.find("YMin") != std::string_view::npos   ? 0
-           : aspect.find("YMax") != std::string_view::npos ? spare_y
-                                                           : spare_y / 2;
-    }
-    return Affine{sx, 0, 0, sy, dx - box.x0 * sx, dy - box.y0 * sy};
-  }
-
   [[nodiscard]] Affine transform_of(pugi::xml_node node) const {
     const auto a = node.attribute("transform");
-    Affine out;
-    if (!a) return out;
-    TextScan in(a.value());
-    while (in.skip_separators(), !in.done()) {
-      const auto rest = in.rest();
-      const auto open = rest.find('(');
-      const auto close = rest.find(')');
-      if (open == std::string_view::npos || close == std::string_view::npos || close < open) {
-        refuse_at(node, "transform is missing a bracket");
-      }
-      const auto kind = trimmed(rest.substr(0, open));
-      TextScan numbers(rest.substr(open + 1, close - open - 1));
-      std::array<double, 6> v{};
-      std::size_t n = 0;
-      while (n < 6) {
-        const auto value = numbers.number();
-        if (!value) break;
-        v[n++] = *value;
-      }
-      numbers.skip_separators();
-      const bool all = numbers.done();
-      if (kind == "matrix" && n == 6 && all) {
-        out = out * Affine{v[0], v[1], v[2], v[3], v[4], v[5]};
-      } else if (kind == "translate" && (n == 1 || n == 2) && all) {
-        out = out * Affine::move(v[0], v[1]);
-      } else if (kind == "scale" && (n == 1 || n == 2) && all) {
-        out = out * Affine::scale(v[0], n == 2 ? v[1] : v[0]);
-      } else if (kind == "rotate" && (n == 1 || n == 3) && all) {
-        out = out * Affine::move(v[1], v[2]) * Affine::rotate(v[0]) * Affine::move(-v[1], -v[2]);
-      } else if (kind == "skewX" && n == 1 && all) {
-        out = out * Affine{1, 0, std::tan(v[0] * 3.14159265358979323846 / 180), 1, 0, 0};
-      } else if (kind == "skewY" && n == 1 && all) {
-        out = out * Affine{1, std::tan(v[0] * 3.14159265358979323846 / 180), 0, 1, 0, 0};
-      } else {
-        refuse_at(node, "transform \"" + std::string(rest.substr(0, std::min<std::size_t>(close + 1, 40))) +
-                            "\" cannot be read");
-      }
-      in.advance(close + 1);
-    }
-    if (!out.finite()) refuse_at(node, "transform is not finite");
-    return out;
+    if (!a) return {};
+    const auto parsed = parse_transform(a.value());
+    if (!parsed) refuse_at(node, parsed.error().message);
+    return *parsed;
   }
 
   // --- style -----------------------------------------------------------------------------------------------------
@@ -333,10 +251,10 @@ class Reader {
 
   void read_root(pugi::xml_node root) {
     const auto box = view_box(root);
-    auto stated = [&](const char* attribute) -> std::optional<Length> {
+    auto stated = [&](const char* attribute) -> std::optional<SvgLength> {
       const auto a = root.attribute(attribute);
       if (!a || trimmed(a.value()) == "auto") return std::nullopt;
-      const auto v = parse_length(a.value());
+      const auto v = parse_svg_length(a.value());
       if (!v) refuse_at(root, std::string(attribute) + " is not a length");
       if (v->value <= 0) refuse_at(root, std::string(attribute) + " must be above zero");
       if (!px_per(v->unit)) return std::nullopt;  // percent and font units say nothing about paper
@@ -357,7 +275,7 @@ class Reader {
     context.to_mm = Affine::scale(mm_per_px, mm_per_px);
     double units_per_px = 1;
     if (box) {
-      const auto map = fit(*box, viewport, root.attribute("preserveAspectRatio").value());
+      const auto map = fit_view_box(*box, viewport.w, viewport.h, root.attribute("preserveAspectRatio").value());
       units_per_px = 1 / map.a;
       context.to_mm = context.to_mm * map;
     }
@@ -447,7 +365,7 @@ class Reader {
     context.viewport = size;
     if (const auto box = view_box(node)) {
       if (size.w == 0 || size.h == 0) return;  // SVG: nothing is drawn
-      context.to_mm = context.to_mm * fit(*box, size, node.attribute("preserveAspectRatio").value());
+      context.to_mm = context.to_mm * fit_view_box(*box, size.w, size.h, node.attribute("preserveAspectRatio").value());
       context.viewport = {box->width(), box->height()};
     }
     children(node, context, depth);

@@ -1,0 +1,72 @@
+#include "app/bench/overlay.hpp"
+
+#include <QCoreApplication>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+
+namespace dotlane {
+namespace {
+
+QString tr(const char* text) { return QCoreApplication::translate("Bench", text); }
+
+bool has_room_below(const Sheet& sheet, const Project& project, double height_mm) {
+  const double end = sheet.area.y1 + height_mm;
+  if (end >= project.machine.mat.height_mm) return false;
+  const Box strip{sheet.area.x0, sheet.area.y1, sheet.area.x1, end};
+  return std::none_of(project.sheets.begin(), project.sheets.end(), [&](const Sheet& other) {
+    return other.load == sheet.load && other.id != sheet.id && other.area.overlaps(strip);
+  });
+}
+
+}  // namespace
+
+void paint_sheet_names(QPainter& p, const View& view, const Project& project, int load) {
+  p.setFont(ui_font(12));
+  for (const auto& sheet : project.sheets) {
+    if (sheet.load != load) continue;
+    const Stock* stock = find_stock(project, sheet.stock);
+    const QRectF r = view.to_px(sheet.area);
+    const QString name =
+        QStringLiteral("%1  ·  %2 %3")
+            .arg(qs(stock ? stock->name : sheet.stock), size_text(sheet.area, project.unit), unit_word(project.unit));
+    const bool below = has_room_below(sheet, project, 20 / view.px_per_mm);
+    const QColor ground = below ? theme().mat : to_qcolor(stock ? stock->color : Color{255, 255, 255});
+    const QRectF place(r.left() + (below ? 0 : 8), below ? r.bottom() + 3 : r.bottom() - 21,
+                       p.fontMetrics().horizontalAdvance(name) + 4, 18);
+    p.fillRect(place.adjusted(0, 2, 0, -2), ground);
+    p.setPen(below ? theme().quiet : luminance(to_color(ground)) < 0.3 ? QColor("#DCE3DE") : QColor("#5F5A52"));
+    p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter, name);
+  }
+}
+
+void paint_size_pills(QPainter& p, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas) {
+  p.setFont(ui_font(12, true));
+  const QRectF room = canvas.adjusted(4, 4, -4, -4);
+  auto pill = [&](const QString& text, QPointF centre) {
+    const double width = p.fontMetrics().horizontalAdvance(text) + 18;
+    QRectF box(centre.x() - width / 2, centre.y() - 10, width, 20);
+    box.moveLeft(std::clamp(box.left(), room.left(), std::max(room.left(), room.right() - width)));
+    box.moveTop(std::clamp(box.top(), room.top(), std::max(room.top(), room.bottom() - 20)));
+    p.setPen(Qt::NoPen);
+    p.setBrush(theme().accent);
+    p.drawRoundedRect(box, 10, 10);
+    p.setPen(theme().dark ? QColor("#10201F") : QColor(Qt::white));
+    p.drawText(box, Qt::AlignCenter, text);
+  };
+  pill(length_text(size.width(), unit), {frame.center().x(), frame.top() - 18});
+  pill(length_text(size.height(), unit), {frame.right() + 42, frame.center().y()});
+}
+
+void paint_empty_bench(QPainter& p, const QRectF& canvas) {
+  p.setPen(theme().ink);
+  p.setFont(ui_font(16, true));
+  const double y = canvas.center().y();
+  p.drawText(QRectF(canvas.left(), y - 44, canvas.width(), 26), Qt::AlignCenter, tr("Bring in a drawing"));
+  p.setFont(ui_font(13));
+  p.setPen(theme().quiet);
+  p.drawText(QRectF(canvas.left(), y - 14, canvas.width(), 44), Qt::AlignHCenter | Qt::AlignTop,
+             tr("Drop an SVG file here, or press Ctrl+I.\nIt comes in at its true size, and every line gets a role."));
+}
+
+}  // namespace dotlane

@@ -1,0 +1,20 @@
+// What the bench writes over the art: names of sheets, live sizes, a word of welcome.
+#pragma once
+
+#include <QPainter>
+
+#include "core/project/project.hpp"
+#include "render/view.hpp"
+
+namespace dotlane {
+
+/// Stock and size of each sheet of the mat load: below it where there is room on the mat, else inside it.
+void paint_sheet_names(QPainter& painter, const View& view, const Project& project, int load);
+
+/// Width above and height beside a frame (px), as pills that stay inside `canvas`.
+void paint_size_pills(QPainter& painter, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas);
+
+/// What to do first, where nothing lies on the bench yet.
+void paint_empty_bench(QPainter& painter, const QRectF& canvas);
+
+}  // namespace dotlane
