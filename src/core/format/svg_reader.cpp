@@ -430,6 +430,7 @@ class Reader {
       if (rx < 0) rx = ry;
       if (ry < 0) ry = rx;
       rx = std::clamp(rx, 0.0, w / 2), ry = std::clamp(ry, 0.0, h / 2);
+      if (rx == 0 || ry == 0) rx = ry = 0;  // SVG: square corners
       Contour ring{{x + rx, y}, {}, true};
       auto corner = [&](Vec from, Vec to) {
         if (rx > 0 && ry > 0) append_arc(ring.segments, from, rx, ry, 0, false, true, to, scale);
