@@ -52,7 +52,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   window.setStage(Stage::sheets);
   shoot("sheets");
   window.setStage(Stage::passes);
-  const Plan& plan = window.session().derived().plan;
+  const Plan& plan = window.session().derived().plan;  // always the present one
   if (!plan.passes.empty()) emit window.lanes().passPicked(static_cast<int>(plan.passes.size()));
   window.session().select({});
   window.lanes().setCurrentPass(static_cast<int>(plan.passes.size()));
@@ -61,8 +61,14 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   shoot("passes");
   window.lanes().setTime(-1);
   window.bench().setScrub(-1);
+  // With the roles in the wrong order, the findings have something to say.
+  Project wrong = window.session().project();
+  std::swap(wrong.plan.role_order.front(), wrong.plan.role_order.back());
+  window.session().commit(std::move(wrong), QString());
   window.showSecondLook(true);
   shoot("second-look");
+  window.session().undo();
+  window.session().settle();
   window.showSecondLook(false);
   window.setStage(Stage::run);
   shoot("run-ready");
