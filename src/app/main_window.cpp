@@ -145,6 +145,12 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   bench_->setFocus();
 }
 
+MainWindow::~MainWindow() {
+  // What holds on to the session goes before it.
+  delete run_;
+  delete takeCentralWidget();
+}
+
 void MainWindow::watchRun() {
   connect(run_, &RunController::stateChanged, this, [this] {
     using State = RunController::State;

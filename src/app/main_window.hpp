@@ -22,6 +22,7 @@ class MainWindow : public QMainWindow {
  public:
   /// `link` drives the cutter: the simulated one unless another is given.
   explicit MainWindow(std::unique_ptr<CutterLink> link = {});
+  ~MainWindow() override;
 
   [[nodiscard]] Session& session() { return session_; }
   [[nodiscard]] RunController& run() { return *run_; }

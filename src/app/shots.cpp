@@ -46,8 +46,11 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     if (!window.grab().save(qs(path))) trouble = fail(ErrorKind::unreadable, "cannot be written", path);
     files.push_back(path);
   };
-  const auto& pieces = window.session().project().pieces;
-  if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
+  auto select_first = [&] {
+    const auto& pieces = window.session().project().pieces;
+    if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
+  };
+  select_first();
   shoot("draft");
   window.setStage(Stage::sheets);
   shoot("sheets");
@@ -93,7 +96,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   }
   use_theme(true);
   window.setStage(Stage::draft);
-  if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
+  select_first();
   shoot("draft-dark");
   use_theme(false);
   if (!trouble) return tl::unexpected<Error>(trouble.error());

@@ -1,8 +1,8 @@
 // Undo and redo: a line of whole projects, each with the name of the action that led to it.
 #pragma once
 
+#include <deque>
 #include <string>
-#include <vector>
 
 #include "core/project/project.hpp"
 
@@ -49,7 +49,7 @@ class History {
     Project project;
     std::string label, merge_key;
   };
-  std::vector<Entry> entries_;
+  std::deque<Entry> entries_;  // a deque: what now() returned stays where it is when an entry is added
   std::size_t at_ = 0;
 };
 
