@@ -161,7 +161,7 @@ void MainWindow::watchRun() {
     if (state != State::idle) bench_->setScrub(-1), bench_->moveHead(run_->head());
     top_->setRunState(state == State::idle ? QString()
                       : state == State::over
-                          ? tr("%1").arg(run_->record().outcome == Outcome::done ? tr("done") : tr("stopped"))
+                          ? run_->record().outcome == Outcome::done ? tr("done") : tr("stopped")
                       : state == State::paused ? tr("hands needed")
                       : state == State::held   ? tr("held")
                                                : tr("running"));

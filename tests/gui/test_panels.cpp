@@ -174,7 +174,7 @@ TEST_CASE("confirming, duplicating, layer order and removing, each one step back
   CHECK(o.project().pieces.size() == 5);
 }
 
-TEST_CASE("a project without unit asks nothing: units belong to it and are saved with it") {
+TEST_CASE("the unit belongs to the project and is saved with it") {
   QTemporaryDir folder;
   Opened o;
   o.click("unitInch");

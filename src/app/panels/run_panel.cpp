@@ -55,7 +55,6 @@ void RunPanel::rebuild() {
   bar_ = nullptr;
   where_ = left_ = nullptr;
   holder_boxes_.clear();
-  shown_ = run_.state();
   setSubject({});
   switch (run_.state()) {
     case RunController::State::idle:

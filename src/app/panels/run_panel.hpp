@@ -36,7 +36,6 @@ class RunPanel : public Panel {
   QLabel* left_ = nullptr;
   std::vector<QComboBox*> holder_boxes_;
   int scale_row_ = 1;
-  RunController::State shown_ = RunController::State::idle;
 };
 
 }  // namespace dotlane
