@@ -109,7 +109,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     if (!piece) return;
     for (const auto& note : piece->source.notes) {
       if (note.code != "size-assumed") continue;
-      const Box box = bounds_on_mat(*piece);
+      const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
+      const Box box = drawn ? bounds_on_mat(*drawn) : Box{};
       std::vector<Notice::Choice> choices;
       for (const double per_inch : {96.0, 90.0, 72.0}) {
         const double s = piece->source.per_inch / per_inch;
@@ -402,7 +403,7 @@ void MainWindow::addEditActions() {
     if (ids.empty()) {
       for (const auto& piece : session_.project().pieces) ids.push_back(piece->id);
     }
-    session_.commit(bring_onto_mat(session_.project(), ids), tr("Bring onto the mat"));
+    session_.commit(bring_onto_mat(session_.project(), session_.drawing(), ids), tr("Bring onto the mat"));
   });
   actions_.add("split-layers", tr("Split into pieces by layer"), Qt::CTRL | Qt::Key_L, [this] {
     Project next = session_.project();
@@ -420,14 +421,14 @@ void MainWindow::addEditActions() {
     const auto picked = session_.selectedLines();
     const std::set<LineRef> wanted(picked.begin(), picked.end());
     std::set<Color> colors;
-    for (const auto& piece : session_.project().pieces) {
-      for (const auto& line : piece->lines) {
-        if (wanted.contains({piece->id, line.id})) colors.insert(line.color);
+    for (const auto& piece : session_.drawing().pieces) {
+      for (const auto& line : piece->piece->lines) {
+        if (wanted.contains({piece->piece->id, line.id})) colors.insert(line.color);
       }
     }
     std::vector<LineRef> lines;
     for (const Color color : colors) {
-      const auto same = lines_of_color(session_.project(), color);
+      const auto same = lines_of_color(session_.drawing(), color);
       lines.insert(lines.end(), same.begin(), same.end());
     }
     session_.select(std::move(lines));
@@ -435,7 +436,7 @@ void MainWindow::addEditActions() {
   actions_.add("confirm-roles", tr("Confirm all guessed roles"), Qt::CTRL | Qt::Key_K, [this] {
     Project next = session_.project();
     for (const auto& piece : session_.project().pieces)
-      next = confirm_roles(std::move(next), lines_of_piece(next, piece->id));
+      next = confirm_roles(std::move(next), lines_of_piece(session_.drawing(), piece->id));
     session_.commit(std::move(next), tr("Confirm the roles"));
   });
   actions_.add("mirror", tr("Mirror the whole job, or not"), Qt::CTRL | Qt::Key_M, [this] {

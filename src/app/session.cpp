@@ -51,19 +51,28 @@ void Session::aside(std::function<std::function<void()>()> work) {
 }
 
 void Session::touch() {
-  drawing_ = evaluate(project(), *cache_);
-  std::erase_if(selection_, [this](const LineRef& ref) {
-    const Piece* piece = find_piece(project(), ref.piece);
-    if (!piece) return true;
-    return !ref.line.empty() && std::none_of(piece->lines.begin(), piece->lines.end(),
-                                             [&](const Line& line) { return line.id == ref.line; });
-  });
+  drawing_ = evaluate(project(), *cache_, Effort::at_once);
+  dropLostSelection();
   autosaved_ = false;
   autosave_timer_.start();
   emit changed();
   emit selectionChanged();
   emit fileChanged();
   deriveAside();
+}
+
+void Session::dropLostSelection() {
+  std::erase_if(selection_, [this](const LineRef& ref) {
+    const DrawnPiece* drawn = find_drawn(drawing_, ref.piece);
+    if (!drawn) return true;
+    if (ref.line.empty() || drawn->stale) return false;
+    const auto& lines = drawn->piece->lines;
+    return std::none_of(lines.begin(), lines.end(), [&](const Line& line) { return line.id == ref.line; });
+  });
+}
+
+bool Session::stale() const {
+  return std::any_of(drawing_.pieces.begin(), drawing_.pieces.end(), [](const auto& p) { return p->stale; });
 }
 
 void Session::commit(Project next, const QString& label, const std::string& merge_key) {
@@ -104,7 +113,7 @@ std::vector<LineRef> Session::selectedLines() const {
       out.push_back(ref);
       continue;
     }
-    const auto all = lines_of_piece(project(), ref.piece);
+    const auto all = lines_of_piece(drawing_, ref.piece);
     out.insert(out.end(), all.begin(), all.end());
   }
   return out;
@@ -116,6 +125,23 @@ void Session::deriveAside() {
     return;
   }
   deriving_ = true;
+  if (stale()) {
+    // What was left for later comes first, and is shown before plan and findings follow.
+    aside([this, project = project(), cache = cache_] {
+      auto drawing = std::make_shared<Drawing>(evaluate(project, *cache));
+      return [this, drawing, project] {
+        deriving_ = derive_again_ = false;
+        if (project == this->project()) {
+          drawing_ = *drawing;
+          dropLostSelection();
+          emit changed();
+          emit selectionChanged();
+        }
+        deriveAside();
+      };
+    });
+    return;
+  }
   aside([this, project = project(), cache = cache_] {
     auto derived = std::make_shared<Derived>(derive(project, *cache));
     return [this, derived] {

@@ -11,7 +11,8 @@
 
 namespace dotlane {
 
-/// Commits take effect at once; drawing() is always current. Plan and findings are worked out aside and follow with
+/// Commits take effect at once; drawing() is current but for recipes that take long (see
+/// stale()). Plan and findings are worked out aside and follow with
 /// derivedChanged(). Reading and writing files happens aside too.
 class Session : public QObject {
   Q_OBJECT
@@ -22,6 +23,8 @@ class Session : public QObject {
   [[nodiscard]] const Project& project() const { return history_.now(); }
   [[nodiscard]] const Drawing& drawing() const { return drawing_; }
   [[nodiscard]] const Derived& derived() const { return derived_; }
+  /// Whether a recipe in drawing() is still being worked out.
+  [[nodiscard]] bool stale() const;
 
   void commit(Project next, const QString& label, const std::string& merge_key = {});
   /// Ends the merging of commits with the same key, as at the start of a drag.
@@ -78,6 +81,7 @@ class Session : public QObject {
  private:
   void replace(Project project, const QString& path, bool saved);
   void touch();
+  void dropLostSelection();
   void deriveAside();
   void autosaveAside();
 

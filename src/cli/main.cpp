@@ -1,24 +1,18 @@
 // dot-lane-cli: the whole road for scripts and tests.
-#include <unistd.h>
-#include <QApplication>
-#include <QDir>
 #include <QEventLoop>
 
 #include <cstdio>
 #include <filesystem>
 
 #include "app/shots.hpp"
-#include "cli/options.hpp"
-#include "cli/report.hpp"
+#include "cli/input.hpp"
+#include "cli/shape.hpp"
 #include "core/format/files.hpp"
-#include "core/format/svg_reader.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/project/edit.hpp"
-#include "core/project/presets.hpp"
 #include "core/text_scan.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "render/sheet_export.hpp"
-#include "render/theme.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -30,6 +24,11 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
          [--role '#rrggbb=ROLE[:TOOL]']...  roles (cut score draw foil engrave print guide) and tools by colour
          [--per-inch N]        artwork units per inch, for a file that states no size (96)
          [--stock ID] [--name NAME] [--split-layers] [--bring-on]
+  shape STEP IN.svg -o OUT.svg [--VALUE ...] [--with OTHER.svg]
+                               one step of a recipe: offset join cut-away overlap divide trim simplify drop-small...
+  shape trace IN.png -o OUT.svg     outlines of a picture
+  shape card|label|badge|... -o OUT.svg    a ready shape
+         help shape            every step and shape with its values; OUT may be a .dotlane project with the recipe
   plan P                       the passes
   check P                      the findings; exit code 1 when one is an error
   dry-run P [--picture-dir D]  the whole job on the simulated cutter, pauses confirmed as the job wants
@@ -40,48 +39,6 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
 P is a .dotlane project; where it is an .svg drawing, it is taken as import would take it.
 Exit codes: 0 done, 1 findings of severity error, 2 bad use or unreadable input.
 )";
-
-void print(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stdout); }
-void print_json(const Json& json) { print(json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"); }
-
-[[noreturn]] void refuse(std::string message, std::string place = {}) {
-  throw Stop{{ErrorKind::bad_request, std::move(message), std::move(place)}};
-}
-
-bool ends_with(const std::string& path, const char* ending) { return lower_case(path).ends_with(ending); }
-
-/// A QApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.
-std::unique_ptr<QApplication> application() {
-  static int argc = 1;
-  static char name[] = "dot-lane-cli";
-  static char* argv[] = {name, nullptr};
-  if (!qEnvironmentVariableIsSet("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
-  if (!qEnvironmentVariableIsSet("XDG_RUNTIME_DIR")) {  // else Qt makes one as well, and says so on stderr
-    const QString own = QDir::tempPath() + QStringLiteral("/dot-lane-%1").arg(getuid());
-    QDir().mkpath(own);
-    QFile::setPermissions(own, QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner);
-    qputenv("XDG_RUNTIME_DIR", own.toLocal8Bit());
-  }
-  auto app = std::make_unique<QApplication>(argc, argv);
-  load_fonts();
-  return app;
-}
-
-struct Input {
-  Project project;
-  std::optional<Artwork> art;
-};
-
-Input load(const std::string& path, double per_inch = 96) {
-  if (ends_with(path, ".dotlane")) return {need(load_project(path)), std::nullopt};
-  SvgOptions options;
-  options.assumed_per_inch = per_inch;
-  const std::string bytes = need(read_file(path, options.max_bytes));
-  Artwork art = need(read_svg(bytes, path, options));
-  Project project = new_project(std::filesystem::path(path).stem().string());
-  project = add_artwork(std::move(project), art, path);
-  return {std::move(project), std::move(art)};
-}
 
 int inspect(Options o, bool json) {
   const std::string file = o.positional("the file");
@@ -95,6 +52,7 @@ int inspect(Options o, bool json) {
 }
 
 void assign(Project& project, const std::string& rule) {
+  DrawingCache cache;
   const auto equals = rule.find('=');
   const auto colon = rule.find(':', equals == std::string::npos ? 0 : equals);
   const auto color = parse_color(rule.substr(0, equals));
@@ -115,7 +73,7 @@ void assign(Project& project, const std::string& rule) {
       refuse("there is no tool \"" + wanted + "\" in the rack; it has " + rack);
     }
   }
-  const auto lines = lines_of_color(project, *color);
+  const auto lines = lines_of_color(evaluate(project, cache), *color);
   if (lines.empty()) refuse("no line has the colour " + hex(*color));
   project = assign_role(std::move(project), lines, *role, tool);
 }
@@ -145,9 +103,10 @@ int import(Options o, bool json) {
     for (const auto& piece : std::vector(project.pieces)) project = split_by_layer(std::move(project), piece->id);
   }
   if (bring) {
+    DrawingCache cache;
     std::vector<int> ids;
     for (const auto& piece : project.pieces) ids.push_back(piece->id);
-    project = bring_onto_mat(std::move(project), ids);
+    project = bring_onto_mat(project, evaluate(project, cache), ids);
   }
   need(save_project(project, *out));
   DrawingCache cache;
@@ -299,11 +258,12 @@ int run(std::vector<std::string> words) {
   }
   const std::string command = o.positional("a command");
   if (command == "help") {
-    print(kHelp);
+    print(o.flag("shape") ? shape_help() : std::string(kHelp));
     return 0;
   }
   if (command == "inspect") return inspect(std::move(o), json);
   if (command == "import") return import(std::move(o), json);
+  if (command == "shape") return shape(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);

@@ -46,9 +46,10 @@ Json inspect_report(const Project& project, const Derived& derived, const Artwor
   Box all;
   int contours = 0, open = 0;
   double length = 0, area = 0;
-  for (const auto& piece : project.pieces) {
+  for (const auto& drawn : derived.drawing.pieces) {
+    const Piece* piece = &*drawn->piece;
     for (const auto& line : piece->lines) {
-      const Path path = transformed(*line.path, piece->placement);
+      const Path path = transformed(*line.path, drawn->to_mat);
       const Box box = bounds_of(path);
       int closed_here = 0, open_here = 0;
       for (const auto& c : path.contours) (c.closed ? closed_here : open_here) += 1;

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "core/check/checks.hpp"
-#include "core/project/drawing.hpp"
+#include "core/shape/evaluate.hpp"
 
 namespace dotlane {
 

@@ -8,6 +8,7 @@
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
 #include "core/road.hpp"
+#include "core/shape/recipe_edit.hpp"
 
 namespace dotlane::test {
 
@@ -24,6 +25,16 @@ inline Project project_of(const std::string& body) {
 inline Derived derived(const Project& project) {
   DrawingCache cache;
   return derive(project, cache);
+}
+
+inline Drawing drawn(const Project& project) {
+  DrawingCache cache;
+  return evaluate(project, cache);
+}
+
+/// The tight bounds of a piece, recipe and all, on the mat.
+inline Box bounds_of_piece(const Project& project, int piece) {
+  return bounds_on_mat(*find_drawn(drawn(project), piece));
 }
 
 inline const Finding* finding(const Derived& d, const std::string& code) {

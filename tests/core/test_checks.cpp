@@ -10,20 +10,20 @@ TEST_CASE("a sound project has only its guessed roles to confirm") {
   REQUIRE(d.findings.size() == 1);
   CHECK(d.findings[0].code == "role-guessed");
   CHECK(d.findings[0].message.find("5 lines were guessed (1 cut, 4 draw)") != std::string::npos);
-  p = apply_fix(p, d.findings[0], d.findings[0].fixes.at(0));
+  p = apply_fix(p, drawn(p), d.findings[0], d.findings[0].fixes.at(0));
   CHECK(derived(p).findings.empty());
 }
 
 TEST_CASE("open contours set to cut: near ends can be closed, slits are only named") {
   Project p = project_of(R"(<path id="gap" d="M20 20 H60 V60 H20 V20.8"/><path id="slit" d="M80 20 H120"/>)");
-  p = assign_role(p, lines_of_piece(p, 1), Role::cut);
+  p = assign_role(p, lines_of_piece(drawn(p), 1), Role::cut);
   const Derived d = derived(p);
   const Finding* open = finding(d, "open-cut");
   REQUIRE(open);
   CHECK(open->message.find("0.8 mm") != std::string::npos);
   REQUIRE(open->fixes.size() == 1);
   CHECK(open->lines == std::vector<LineRef>{{1, "gap"}});
-  p = apply_fix(p, *open, open->fixes[0]);
+  p = apply_fix(p, drawn(p), *open, open->fixes[0]);
   CHECK(p.pieces[0]->lines[0].path->contours[0].closed);
   const Derived after = derived(p);
   REQUIRE(finding(after, "open-cut"));
@@ -40,7 +40,7 @@ TEST_CASE("doubled cut lines are measured, whole doubles can be removed, crossin
   CHECK(doubled->lines.size() == 3);
   REQUIRE(doubled->fixes.size() == 1);
   CHECK(doubled->fixes[0].on == std::vector<LineRef>{{1, "b"}});
-  p = apply_fix(p, *doubled, doubled->fixes[0]);
+  p = apply_fix(p, drawn(p), *doubled, doubled->fixes[0]);
   CHECK(p.pieces[0]->lines.size() == 3);
   const Derived after = derived(p);
   REQUIRE(finding(after, "doubled-cut"));  // the shared side of a and its neighbour remains
@@ -56,19 +56,19 @@ TEST_CASE("the length of a shared course is right to a sample") {
 
 TEST_CASE("tools must serve the role and take the stock") {
   Project p = project_of(R"(<rect id="r" x="20" y="20" width="40" height="40"/>)");
-  p = assign_role(p, lines_of_piece(p, 1), Role::cut, "scoring-tip");
+  p = assign_role(p, lines_of_piece(drawn(p), 1), Role::cut, "scoring-tip");
   Derived d = derived(p);
   const Finding* wrong = finding(d, "tool-role");
   REQUIRE(wrong);
   CHECK(wrong->severity == Severity::error);
-  p = apply_fix(p, *wrong, wrong->fixes.at(0));
+  p = apply_fix(p, drawn(p), *wrong, wrong->fixes.at(0));
   CHECK(p.pieces[0]->lines[0].tool == "fine-blade");
   p = set_stock(p, 1, "felt");
   d = derived(p);
   const Finding* thick = finding(d, "tool-stock");
   REQUIRE(thick);
   CHECK(thick->message.find("1.2 mm") != std::string::npos);
-  p = apply_fix(p, *thick, thick->fixes.at(0));
+  p = apply_fix(p, drawn(p), *thick, thick->fixes.at(0));
   CHECK(p.pieces[0]->lines[0].tool == "deep-blade");
   p.pieces[0].edit([](Piece& piece) { piece.lines[0].tool.clear(); });
   CHECK(finding(derived(p), "tool-missing"));
@@ -108,7 +108,8 @@ TEST_CASE("art in the border and past its sheet is told apart from art off the m
 }
 
 TEST_CASE("what is larger than the mat says so instead of offering to move it") {
-  Project p = resize_piece(project_of(R"(<rect x="20" y="20" width="40" height="40"/>)"), 1, 320.0, std::nullopt);
+  Project p = project_of(R"(<rect x="20" y="20" width="40" height="40"/>)");
+  p = resize_piece(p, drawn(p), 1, 320.0, std::nullopt);
   const Derived d = derived(p);
   const Finding* off = finding(d, "off-mat");
   REQUIRE(off);

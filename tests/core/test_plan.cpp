@@ -202,7 +202,7 @@ TEST_CASE("role order and an order by hand are kept, and cutting early is report
   CHECK(d.plan.passes.front().role == Role::cut);
   const Finding* early = finding(d, "cut-before");
   REQUIRE(early);
-  p = apply_fix(p, *early, early->fixes.at(0));
+  p = apply_fix(p, drawn(p), *early, early->fixes.at(0));
   d = derived(p);
   CHECK(d.plan.passes.back().role == Role::cut);
   for (auto it = d.plan.passes.rbegin(); it != d.plan.passes.rend(); ++it) p.plan.pass_order.push_back(it->key);
@@ -214,7 +214,7 @@ TEST_CASE("role order and an order by hand are kept, and cutting early is report
 TEST_CASE("repeats count in length, lifts and time") {
   Project p = project_of(R"(<rect id="tag" x="20" y="20" width="50" height="20"/>)");
   const double once = derived(p).plan.passes[0].length_mm;
-  p = set_repeats(p, lines_of_piece(p, 1), 4);
+  p = set_repeats(p, lines_of_piece(drawn(p), 1), 4);
   const Pass pass = derived(p).plan.passes[0];
   CHECK(pass.length_mm == Approx(4 * once));
   CHECK(pass.lifts == 4);

@@ -127,14 +127,14 @@ TEST_CASE("history: labels, merged drags, no empty entries, redo ends with a new
 
 TEST_CASE("resizing keeps the anchor and the proportions that are locked") {
   Project p = four_inks();
-  const Box before = bounds_on_mat(*p.pieces[0]);
-  p = resize_piece(p, 1, 50.0, std::nullopt);
-  Box box = bounds_on_mat(*p.pieces[0]);
+  const Box before = bounds_of_piece(p, p.pieces[0]->id);
+  p = resize_piece(p, drawn(p), 1, 50.0, std::nullopt);
+  Box box = bounds_of_piece(p, p.pieces[0]->id);
   CHECK(box.width() == Approx(50));
   CHECK(box.height() == Approx(before.height() / 2));
   CHECK(box.x0 == Approx(before.x0));
-  p = resize_piece(set_aspect_lock(p, 1, false), 1, std::nullopt, 10.0, {1, 1});
-  const Box low = bounds_on_mat(*p.pieces[0]);
+  p = resize_piece(set_aspect_lock(p, 1, false), drawn(p), 1, std::nullopt, 10.0, {1, 1});
+  const Box low = bounds_of_piece(p, p.pieces[0]->id);
   CHECK(low.width() == Approx(50));
   CHECK(low.height() == Approx(10));
   CHECK(low.y1 == Approx(box.y1));
@@ -148,8 +148,8 @@ TEST_CASE("art off the mat is brought on by one edit") {
   CHECK(off->severity == Severity::error);
   CHECK(off->message.find("80 mm past the mat") != std::string::npos);
   REQUIRE(off->fixes.size() == 1);
-  p = apply_fix(p, *off, off->fixes[0]);
-  CHECK(p.machine.usable_area().grown(1e-6).contains(bounds_on_mat(*p.pieces[0])));
+  p = apply_fix(p, drawn(p), *off, off->fixes[0]);
+  CHECK(p.machine.usable_area().grown(1e-6).contains(bounds_of_piece(p, p.pieces[0]->id)));
   CHECK_FALSE(finding(derived(p), "off-mat"));
 }
 
@@ -157,13 +157,13 @@ TEST_CASE("settling an assumed size rescales the piece") {
   const auto art =
       read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><rect width="96" height="48"/></svg>)", "plain.svg");
   Project p = add_artwork(new_project("t"), *art, "plain.svg");
-  CHECK(bounds_on_mat(*p.pieces[0]).width() == Approx(25.4));
+  CHECK(bounds_of_piece(p, p.pieces[0]->id).width() == Approx(25.4));
   const Derived d = derived(p);
   const Finding* size = finding(d, "size-assumed");
   REQUIRE(size);
   REQUIRE(size->fixes.size() == 3);
-  p = apply_fix(p, *size, size->fixes[2]);  // 72 per inch
-  CHECK(bounds_on_mat(*p.pieces[0]).width() == Approx(96 / 72.0 * 25.4));
+  p = apply_fix(p, drawn(p), *size, size->fixes[2]);  // 72 per inch
+  CHECK(bounds_of_piece(p, p.pieces[0]->id).width() == Approx(96 / 72.0 * 25.4));
   CHECK_FALSE(finding(derived(p), "size-assumed"));
 }
 
@@ -171,14 +171,14 @@ TEST_CASE("splitting by layer gives one piece a layer, in place") {
   const auto bytes = read_file(std::string(DOTLANE_DEMO) + "/art/lighthouse-card.svg");
   const auto art = read_svg(*bytes, "lighthouse-card.svg");
   Project p = add_artwork(new_project("t"), *art, "lighthouse-card.svg");
-  const Box before = bounds_on_mat(*p.pieces[0]);
+  const Box before = bounds_of_piece(p, p.pieces[0]->id);
   const auto lines = p.pieces[0]->lines.size();
   p = split_by_layer(p, 1);
   REQUIRE(p.pieces.size() == 5);
   CHECK(p.pieces[0]->name == "Lighthouse");
   Box after;
   std::size_t sum = 0;
-  for (const auto& piece : p.pieces) after.add(bounds_on_mat(*piece)), sum += piece->lines.size();
+  for (const auto& piece : p.pieces) after.add(bounds_of_piece(p, piece->id)), sum += piece->lines.size();
   CHECK(after == before);
   CHECK(sum == lines);
 }

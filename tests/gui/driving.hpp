@@ -83,6 +83,7 @@ struct Opened {
     session().settle();
   }
   QPoint at(double x, double y) { return bench().view().to_px(Vec{x, y}).toPoint(); }
+  Box bounds(const std::string& name) { return bounds_on_mat(*find_drawn(session().drawing(), piece(name).id)); }
   const Piece& piece(const std::string& name) {
     for (const auto& p : project().pieces) {
       if (p->name == name) return *p;

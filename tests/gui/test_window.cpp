@@ -33,17 +33,17 @@ TEST_CASE("dragging moves a piece in one undo step") {
   Opened o;
   const int id = o.piece("Cliff").id;
   const Vec corner = o.piece("Cliff").placement(Vec{172, 262});
-  const Box before = bounds_on_mat(o.piece("Cliff"));
+  const Box before = o.bounds("Cliff");
   const QPoint from = o.at(corner.x, corner.y);
   QTest::mousePress(&o.bench(), Qt::LeftButton, {}, from);
   for (int i = 1; i <= 10; ++i) QTest::mouseMove(&o.bench(), from + QPoint(-3 * i, -2 * i));
   QTest::mouseRelease(&o.bench(), Qt::LeftButton, {}, from + QPoint(-30, -20));
   o.session().settle();
-  const Box after = bounds_on_mat(*find_piece(o.project(), id));
+  const Box after = o.bounds("Cliff");
   CHECK(after.x0 - before.x0 == Approx(-30 / o.bench().view().px_per_mm).margin(0.01));
   CHECK(after.width() == Approx(before.width()));
   o.session().undo();
-  CHECK(bounds_on_mat(*find_piece(o.project(), id)) == before);
+  CHECK(o.bounds("Cliff") == before);
   CHECK_FALSE(o.session().canUndo());
 }
 
@@ -56,18 +56,18 @@ TEST_CASE("typing a width resizes live, keeps proportions, takes other units, an
   edit->setFocus();
   edit->selectAll();
   QTest::keyClicks(edit, "22");
-  CHECK(bounds_on_mat(o.piece("Lighthouse")).width() == Approx(22));
-  CHECK(bounds_on_mat(o.piece("Lighthouse")).height() == Approx(55).epsilon(0.001));
+  CHECK(o.bounds("Lighthouse").width() == Approx(22));
+  CHECK(o.bounds("Lighthouse").height() == Approx(55).epsilon(0.001));
   QTest::keyClick(edit, Qt::Key_Return);
   o.session().settle();
   CHECK(o.session().undoLabel() == "Resize");
   edit->selectAll();
   QTest::keyClicks(edit, "1in");
-  CHECK(bounds_on_mat(o.piece("Lighthouse")).width() == Approx(25.4));
+  CHECK(o.bounds("Lighthouse").width() == Approx(25.4));
   edit->selectAll();
   QTest::keyClicks(edit, "lots");
   CHECK(edit->property("wrong").toBool());
-  CHECK(bounds_on_mat(o.piece("Lighthouse")).width() == Approx(25.4));
+  CHECK(o.bounds("Lighthouse").width() == Approx(25.4));
   QTest::keyClick(edit, Qt::Key_Return);
   CHECK(edit->text() == "25.4");
   o.session().undo();
@@ -78,12 +78,12 @@ TEST_CASE("typing a width resizes live, keeps proportions, takes other units, an
 TEST_CASE("arrow keys nudge by 1, 10 and 0.1 mm, letters give roles") {
   Opened o;
   o.session().select({{o.piece("Cliff").id, ""}});
-  const double x = bounds_on_mat(o.piece("Cliff")).x0;
+  const double x = o.bounds("Cliff").x0;
   o.bench().setFocus();
   o.press(Qt::Key_Right);
   o.press(Qt::Key_Right, Qt::ShiftModifier);
   o.press(Qt::Key_Left, Qt::AltModifier);
-  CHECK(bounds_on_mat(o.piece("Cliff")).x0 == Approx(x + 10.9));
+  CHECK(o.bounds("Cliff").x0 == Approx(x + 10.9));
   o.session().select({{o.piece("Cliff").id, "ledges"}});
   QTest::keyClick(&o.bench(), Qt::Key_F);
   o.session().settle();

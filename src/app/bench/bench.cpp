@@ -13,6 +13,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "core/project/edit.hpp"
+#include "core/shape/recipe_edit.hpp"
 #include "core/text_scan.hpp"
 #include "render/paint.hpp"
 
@@ -171,7 +172,7 @@ void Bench::point(const std::vector<LineRef>& lines) {
   pointed_.clear();
   for (const auto& ref : lines) {
     if (ref.line.empty()) {
-      const auto all = lines_of_piece(session_.project(), ref.piece);
+      const auto all = lines_of_piece(session_.drawing(), ref.piece);
       pointed_.insert(pointed_.end(), all.begin(), all.end());
     } else {
       pointed_.push_back(ref);
@@ -457,7 +458,7 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
           w.reset();
         }
       }
-      session_.commit(resize_piece(session_.project(), pieces.front(), w, h, handle_.anchor), tr("Resize"),
+      session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(), w, h, handle_.anchor), tr("Resize"),
                       "size-" + std::to_string(drag_count_));
       break;
     }

@@ -45,13 +45,13 @@ class RowPainter : public QStyledItemDelegate {
     }
     if (kind == LedgerModel::stock_row) {
       paintStock(*p, r, index.data(LedgerModel::StockRole).toString().toStdString());
-    } else if (const Piece* piece =
-                   find_piece(model_.session().project(), index.data(LedgerModel::PieceRole).toInt())) {
+    } else if (const DrawnPiece* drawn =
+                   find_drawn(model_.session().drawing(), index.data(LedgerModel::PieceRole).toInt())) {
       if (kind == LedgerModel::piece_row) {
-        paintPiece(*p, r, *piece, selected);
+        paintPiece(*p, r, *drawn, selected);
       } else {
         const auto at = static_cast<std::size_t>(index.data(LedgerModel::LineRole).toInt());
-        if (at < piece->lines.size()) paintLine(*p, r, *piece, at);
+        if (at < drawn->piece->lines.size()) paintLine(*p, r, *drawn->piece, at);
       }
     }
     if (option.state & QStyle::State_HasFocus && static_cast<const QWidget*>(option.widget)->hasFocus()) {
@@ -90,23 +90,21 @@ class RowPainter : public QStyledItemDelegate {
     p.drawText(r.adjusted(0, 0, -14, 0), Qt::AlignRight | Qt::AlignVCenter, mat);
   }
 
-  void paintPiece(QPainter& p, const QRectF& r, const Piece& piece, bool selected) const {
+  void paintPiece(QPainter& p, const QRectF& r, const DrawnPiece& drawn, bool selected) const {
     const Theme& t = theme();
     const Session& session = model_.session();
-    const auto& drawn = session.drawing().pieces;
-    const auto found =
-        std::find_if(drawn.begin(), drawn.end(), [&](const auto& d) { return d->piece->id == piece.id; });
+    const Piece& piece = *drawn.piece;
     const QRectF box(16, r.top() + 8, 42, 42);
-    if (found != drawn.end()) {
+    {
       // A picture for each state of a piece; painting it anew each time would make scrolling slow.
-      const QString key = QStringLiteral("piece-%1-%2").arg(reinterpret_cast<quintptr>(found->get())).arg(t.dark);
+      const QString key = QStringLiteral("piece-%1-%2").arg(reinterpret_cast<quintptr>(&drawn)).arg(t.dark);
       QPixmap picture;
       if (!QPixmapCache::find(key, &picture)) {
         picture = QPixmap(84, 84);
         picture.setDevicePixelRatio(2);
         picture.fill(Qt::transparent);
         QPainter q(&picture);
-        paint_thumbnail(q, QRectF(0, 0, 42, 42), session.project(), **found, t);
+        paint_thumbnail(q, QRectF(0, 0, 42, 42), session.project(), drawn, t);
         QPixmapCache::insert(key, picture);
       }
       p.drawPixmap(box.topLeft(), picture);
@@ -125,8 +123,7 @@ class RowPainter : public QStyledItemDelegate {
     p.setFont(ui_font(12));
     p.setPen(t.quiet);
     const LengthUnit unit = session.project().unit;
-    const QString size =
-        found != drawn.end() ? size_text((*found)->bounds, unit) + QChar(' ') + unit_word(unit) : QString();
+    const QString size = size_text(drawn.bounds, unit) + QChar(' ') + unit_word(unit);
     p.drawText(QRectF(68, r.top() + 29, r.width() - 84, 18), Qt::AlignVCenter, size);
     p.setPen(QPen(t.hairline, 1));
     p.setRenderHint(QPainter::Antialiasing, false);

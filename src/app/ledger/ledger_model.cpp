@@ -21,7 +21,9 @@ std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const 
       if (piece->stock != sheet.stock) continue;
       Row row;
       row.piece = piece->id;
-      for (const auto& line : piece->lines) row.lines.push_back(line.id);
+      if (const DrawnPiece* drawn = find_drawn(session_.drawing(), piece->id)) {
+        for (const auto& line : drawn->piece->lines) row.lines.push_back(line.id);
+      }
       out.push_back(std::move(row));
     }
   }
@@ -75,8 +77,9 @@ QVariant LedgerModel::data(const QModelIndex& index, int role) const {
   if (!piece) return {};
   if (!is_line) return qs(piece->name);
   const auto at = static_cast<std::size_t>(index.row());
-  if (at >= piece->lines.size()) return {};
-  const Line& line = piece->lines[at];
+  const DrawnPiece* drawn = find_drawn(session_.drawing(), row.piece);
+  if (!drawn || at >= drawn->piece->lines.size()) return {};
+  const Line& line = drawn->piece->lines[at];
   return tr("%1, %2 with %3").arg(qs(line.id), role_name(line.role), tool_name(project, line.tool));
 }
 

@@ -10,6 +10,7 @@
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/project/edit.hpp"
+#include "core/shape/recipe_edit.hpp"
 #include "core/text_scan.hpp"
 #include "render/role_style.hpp"
 
@@ -140,7 +141,7 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   });
   connect(turn, &QPushButton::clicked, this, [this] {
     Project next = session_.project();
-    for (const int id : session_.selectedPieces()) next = turn_piece(std::move(next), id, turn_->value());
+    for (const int id : session_.selectedPieces()) next = turn_piece(std::move(next), session_.drawing(), id, turn_->value());
     session_.commit(std::move(next), tr("Turn"));
   });
 
@@ -188,7 +189,7 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
     const std::string id = tool_->itemData(row).toString().toStdString();
     std::map<Role, std::vector<LineRef>> by_role;
     for (const auto& ref : session_.selectedLines()) {
-      for (const auto& line : find_piece(session_.project(), ref.piece)->lines) {
+      for (const auto& line : find_drawn(session_.drawing(), ref.piece)->piece->lines) {
         if (line.id == ref.line) by_role[line.role].push_back(ref);
       }
     }
@@ -222,7 +223,7 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
 void RecipePanel::resize(bool width, double mm) {
   const auto pieces = session_.selectedPieces();
   if (pieces.size() != 1) return;
-  session_.commit(resize_piece(session_.project(), pieces.front(), width ? std::optional(mm) : std::nullopt,
+  session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(), width ? std::optional(mm) : std::nullopt,
                                width ? std::nullopt : std::optional(mm)),
                   tr("Resize"), "type-size");
 }
@@ -327,8 +328,9 @@ void RecipePanel::updateLines() {
   std::map<std::string, std::vector<LineRef>> by_layer;
   const std::set<LineRef> wanted(refs.begin(), refs.end());
   for (const int id : session_.selectedPieces()) {
-    const Piece* piece = find_piece(project, id);
-    for (const auto& line : piece->lines) {
+    const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
+    if (!drawn) continue;
+    for (const auto& line : drawn->piece->lines) {
       const LineRef ref{id, line.id};
       auto& group = by_color[line.color];
       group.lines.push_back(ref);

@@ -77,7 +77,7 @@ void SecondLook::update() {
       button->setObjectName(QStringLiteral("fix-") + qs(finding.code));
       add(button, fix.label.size() > 22);
       connect(button, &QPushButton::clicked, this,
-              [this, finding, fix] { session_.commit(apply_fix(session_.project(), finding, fix), qs(fix.label)); });
+              [this, finding, fix] { session_.commit(apply_fix(session_.project(), session_.drawing(), finding, fix), qs(fix.label)); });
     }
     cards_->addWidget(card);
   }

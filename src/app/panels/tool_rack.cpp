@@ -187,8 +187,11 @@ void ToolRack::update() {
   thickest_->setValue(tool->thickest_mm);
   ink_->setIcon(swatch_icon(to_qcolor(tool->ink)));
   for (auto* box : serves_) box->setChecked(serves(*tool, static_cast<Role>(box->property("role").toInt())));
-  const auto used = lines_with_tool(project, tool_).size();
-  remove_->setEnabled(used == 0);
+  std::size_t used = 0;
+  for (const auto& piece : session_.drawing().pieces) {
+    for (const auto& line : piece->piece->lines) used += line.tool == tool_;
+  }
+  remove_->setEnabled(!wants_tool(project, tool_));
   remove_->setToolTip(used == 0 ? QString() : tr("%1 still want it").arg(counted(used, tr("line"), tr("lines"))));
 }
 

@@ -5,7 +5,9 @@
 #include <set>
 
 #include "core/check/doubled.hpp"
+#include "core/check/shape_checks.hpp"
 #include "core/project/edit.hpp"
+#include "core/shape/recipe_edit.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -31,6 +33,7 @@ class Checker {
     stocks();
     open_cuts();
     doubled_cuts();
+    for (auto& finding : check_shapes(project_, drawing_)) out_.push_back(std::move(finding));
     order();
     notes();
     guesses();
@@ -169,8 +172,8 @@ class Checker {
                           stock->name + " is " + mm(stock->thickness_mm, 2) + " thick and " + tool->name +
                               " is meant for " + mm(tool->thickest_mm, 2) + " at most; use a tool for thicker stock.",
                           lines);
-      const Piece* piece = find_piece(project_, lines.front().piece);
-      for (const auto& line : piece->lines) {
+      const DrawnPiece* piece = find_drawn(drawing_, lines.front().piece);
+      for (const auto& line : piece->piece->lines) {
         if (line.id == lines.front().line) offer(finding, line.role, stock->id);
       }
     }
@@ -221,7 +224,14 @@ class Checker {
                           count(closable.size(), "cut line does", "cut lines do") + " not close; the widest gap is " +
                               mm(widest, 2) + ", so the part would hang on. Close the gap.",
                           closable);
-      finding.fixes.push_back({Fix::Kind::close_ends, "Close the gaps", "", kClosable, {}});
+      // A recipe closes gaps by a step; a piece with lines of its own has them closed for good.
+      const bool made = std::any_of(closable.begin(), closable.end(), [&](const LineRef& ref) {
+        const Piece* piece = find_piece(project_, ref.piece);
+        return piece && !piece->plain();
+      });
+      Fix fix{made ? Fix::Kind::add_step : Fix::Kind::close_ends, "Close the gaps", "", kClosable, {}};
+      if (made) fix.step = Step{0, "close-gaps", true, {{"under", widest + 0.01}}, {}, {}};
+      finding.fixes.push_back(std::move(fix));
     }
     if (!open.empty()) {
       add("open-cut", Severity::warning,
@@ -284,7 +294,7 @@ class Checker {
                                 " (" + std::string(word(later.role)) +
                                 "), which must land in register; a part cut loose can shift. Cut last.");
         for (const auto& stroke : cut.strokes) {
-          const LineRef ref{stroke.piece, find_piece(project_, stroke.piece)->lines[stroke.line].id};
+          const LineRef ref{stroke.piece, find_drawn(drawing_, stroke.piece)->piece->lines[stroke.line].id};
           if (finding.lines.empty() || !(finding.lines.back() == ref)) finding.lines.push_back(ref);
         }
         finding.fixes.push_back({Fix::Kind::restore_order, "Cut last", "", 0, {}});
@@ -354,11 +364,11 @@ std::vector<Finding> check(const Project& project, const Drawing& drawing, const
   return Checker(project, drawing, layout, plan).run();
 }
 
-Project apply_fix(Project project, const Finding& finding, const Fix& fix) {
+Project apply_fix(Project project, const Drawing& drawing, const Finding& finding, const Fix& fix) {
   const auto& lines = fix.on.empty() ? finding.lines : fix.on;
   switch (fix.kind) {
     case Fix::Kind::bring_onto_mat:
-      return bring_onto_mat(std::move(project), pieces_of(lines));
+      return bring_onto_mat(std::move(project), drawing, pieces_of(lines));
     case Fix::Kind::close_ends:
       return close_ends(std::move(project), lines, fix.number);
     case Fix::Kind::remove_lines:
@@ -372,12 +382,24 @@ Project apply_fix(Project project, const Finding& finding, const Fix& fix) {
     case Fix::Kind::set_per_inch:
       for (const int id : pieces_of(lines)) project = settle_size(std::move(project), id, fix.number);
       return project;
+    case Fix::Kind::add_step:
+      for (const int id : pieces_of(lines)) {
+        if (auto next = add_step(project, id, fix.step)) project = std::move(*next);
+      }
+      return project;
+    case Fix::Kind::change_step:
+      for (const int id : pieces_of(lines)) {
+        for (const auto& [key, value] : fix.step.values) {
+          if (auto next = set_step_value(project, id, fix.step.id, key, value)) project = std::move(*next);
+        }
+      }
+      return project;
     case Fix::Kind::use_tool: {
       std::map<Role, std::vector<LineRef>> by_role;
       for (const auto& ref : lines) {
-        const Piece* piece = find_piece(project, ref.piece);
+        const DrawnPiece* piece = find_drawn(drawing, ref.piece);
         if (!piece) continue;
-        for (const auto& line : piece->lines) {
+        for (const auto& line : piece->piece->lines) {
           if (line.id == ref.line) by_role[line.role].push_back(ref);
         }
       }

@@ -15,12 +15,12 @@ inline constexpr double kDoubled = 0.05;
 /// All checks over the project and what follows from it; worst first, then in the order of the checks.
 /// Codes: open-cut, off-mat, off-usable, off-sheet, doubled-cut, role-guessed, size-assumed and the other notes of the
 /// reader, tool-missing, tool-role, tool-stock, stock-over-rating, force-over-rating, cut-before, mirrored,
-/// sheet-off-mat.
+/// sheet-off-mat, and those of check_shapes().
 [[nodiscard]] std::vector<Finding> check(const Project& project, const Drawing& drawing, const Layout& layout,
                                          const Plan& plan);
 
 /// The project with the finding settled as `fix` says.
-[[nodiscard]] Project apply_fix(Project project, const Finding& finding, const Fix& fix);
+[[nodiscard]] Project apply_fix(Project project, const Drawing& drawing, const Finding& finding, const Fix& fix);
 
 /// Worst severity present, if any.
 [[nodiscard]] std::optional<Severity> worst(const std::vector<Finding>& findings);

@@ -2,9 +2,12 @@
 
 #include <algorithm>
 #include <nlohmann/json.hpp>
+#include <optional>
 #include <set>
 
+#include "core/format/picture_text.hpp"
 #include "core/geometry/path_data.hpp"
+#include "core/project/kinds.hpp"
 #include "core/project/presets.hpp"
 
 namespace dotlane {
@@ -144,6 +147,88 @@ Line read_line(const Json& json, const std::string& where) {
   return line;
 }
 
+/// A value by its JSON type alone; nothing for what no value can be.
+std::optional<Value> plain_value(const Json& json) {
+  if (json.is_boolean()) return Value{json.get<bool>()};
+  if (json.is_number()) return Value{json.get<double>()};
+  if (json.is_string()) return Value{json.get<std::string>()};
+  if (!json.is_array()) return std::nullopt;
+  std::vector<double> list;
+  for (const auto& v : json) {
+    if (!v.is_number()) return std::nullopt;
+    list.push_back(v.get<double>());
+  }
+  return Value{std::move(list)};
+}
+
+/// The values of a known kind; those it does not take go to `rest`.
+Values read_values(const Json& json, const std::string& where, const KindSpec& spec, Unknown& rest) {
+  if (!json.is_object()) throw BadField{where, "an object is expected"};
+  Values out;
+  Json unknown = Json::object();
+  for (const auto& [key, value] : json.items()) {
+    const ValueSpec* v = spec.find(key);
+    if (!v) {
+      unknown[key] = value;
+      continue;
+    }
+    const auto plain = plain_value(value);
+    const auto ok = plain ? accepts(*v, *plain) : Result<void>(fail(ErrorKind::malformed, "a value is expected"));
+    if (!ok) throw BadField{where + "." + key, ok.error().message};
+    out[key] = *plain;
+  }
+  if (!unknown.empty()) rest = unknown.dump();
+  return out;
+}
+
+Step read_step(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Step step;
+  f.integer("id", step.id, 0, 1'000'000);
+  f.text("kind", step.kind);
+  f.boolean("on", step.on);
+  // The values of a step that a newer version knows are kept whole, as an unknown field.
+  if (const KindSpec* spec = find_kind(step_kinds(), step.kind)) {
+    if (const Json* values = f.find("values")) step.values = read_values(*values, f.name_of("values"), *spec, step.unknown_values);
+  }
+  step.unknown = f.unknown();
+  return step;
+}
+
+Picture read_picture(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Picture picture;
+  f.integer("width", picture.width, 1, 2 * kLargestPicture);
+  f.integer("height", picture.height, 1, 2 * kLargestPicture);
+  std::string text;
+  f.text("rgb", text);
+  auto rgb = pixels_from_text(text, static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height) * 3);
+  if (!rgb) f.bad("rgb", rgb.error().message);
+  picture.rgb = std::move(*rgb);
+  return picture;
+}
+
+Source read_source(const Json& json, const std::string& where, int piece) {
+  Fields s(json, where);
+  Source source;
+  std::string unit = "stated";
+  s.text("kind", source.kind);
+  if (!source.kind.empty()) {
+    const KindSpec* spec = find_kind(shape_kinds(), source.kind);
+    if (!spec) s.bad("kind", "this version does not know the ready shape \"" + source.kind + "\"");
+    Unknown rest;
+    if (const Json* values = s.find("values")) source.values = read_values(*values, s.name_of("values"), *spec, rest);
+    if (const Json* picture = s.find("picture")) source.picture = read_picture(*picture, s.name_of("picture"));
+  }
+  s.text("file", source.file);
+  s.text("unit_source", unit);
+  source.unit_source = unit == "assumed" ? UnitSource::assumed : UnitSource::stated;
+  s.number("per_inch", source.per_inch, 1e-6, 1e9);
+  s.list("notes", [&](const Json& note, const std::string& at) { source.notes.push_back(read_note(note, at, piece)); });
+  source.unknown = s.unknown();
+  return source;
+}
+
 Piece read_piece(const Json& json, const std::string& where) {
   Fields f(json, where);
   Piece piece;
@@ -155,16 +240,31 @@ Piece read_piece(const Json& json, const std::string& where) {
   piece.placement = {m[0], m[1], m[2], m[3], m[4], m[5]};
   if (std::abs(piece.placement.determinant()) < 1e-12) f.bad("placement", "the matrix flattens the piece");
   f.boolean("aspect_locked", piece.aspect_locked);
-  if (const Json* source = f.find("source")) {
-    Fields s(*source, f.name_of("source"));
-    std::string unit = "stated";
-    s.text("file", piece.source.file);
-    s.text("unit_source", unit);
-    piece.source.unit_source = unit == "assumed" ? UnitSource::assumed : UnitSource::stated;
-    s.number("per_inch", piece.source.per_inch, 1e-6, 1e9);
-    s.list("notes", [&](const Json& note, const std::string& at) {
-      piece.source.notes.push_back(read_note(note, at, piece.id));
-    });
+  f.text("group", piece.group);
+  f.boolean("helper", piece.helper);
+  if (const Json* source = f.find("source")) piece.source = read_source(*source, f.name_of("source"), piece.id);
+  std::set<int> steps;
+  f.list("recipe", [&](const Json& step, const std::string& at) {
+    piece.steps.push_back(read_step(step, at));
+    const int id = piece.steps.back().id;
+    if (id != 0 && !steps.insert(id).second) throw BadField{at + ".id", "this id is already taken in the recipe"};
+  });
+  for (auto& step : piece.steps) {
+    for (int id = 1; step.id == 0; ++id) {
+      if (steps.insert(id).second) step.id = id;
+    }
+  }
+  if (const Json* dress = f.find("made_lines")) {
+    const std::string at = f.name_of("made_lines");
+    if (!dress->is_object()) throw BadField{at, "an object is expected"};
+    for (const auto& [id, said] : dress->items()) {
+      Fields d(said, at + "." + id);
+      Dress& out = piece.dress[id];
+      if (const Json* role = d.find("role")) out.role = read_role(*role, d.name_of("role"));
+      d.boolean("role_guessed", out.role_guessed);
+      d.text("tool", out.tool);
+      d.integer("repeats", out.repeats, 0, 99);
+    }
   }
   std::set<std::string> ids;
   f.list("lines", [&](const Json& line, const std::string& at) {
@@ -307,6 +407,12 @@ Project read_project(const Json& json) {
   });
   if (const Json* machine = f.find("machine")) read_machine(p.machine, *machine, "machine");
   if (const Json* plan = f.find("plan")) read_plan(p.plan, *plan, "plan");
+  if (const Json* checks = f.find("checks")) {
+    Fields c(*checks, "checks");
+    c.number("tiny_mm2", p.checks.tiny_mm2, 0, 1e6);
+    c.number("sliver_mm", p.checks.sliver_mm, 0, 100);
+    p.checks.unknown = c.unknown();
+  }
   for (const auto& piece : p.pieces) {
     if (!find_stock(p, piece->stock)) {
       throw BadField{"pieces", "piece " + std::to_string(piece->id) + " is on the stock \"" + piece->stock +
@@ -316,6 +422,11 @@ Project read_project(const Json& json) {
       if (!line.tool.empty() && !find_tool(p, line.tool)) {
         throw BadField{"pieces",
                        "line \"" + line.id + "\" wants the tool \"" + line.tool + "\", which is not in the rack"};
+      }
+    }
+    for (const auto& [id, dress] : piece->dress) {
+      if (!dress.tool.empty() && !find_tool(p, dress.tool)) {
+        throw BadField{"pieces", "line \"" + id + "\" wants the tool \"" + dress.tool + "\", which is not in the rack"};
       }
     }
   }
@@ -360,6 +471,38 @@ Json to_value(const Line& l) {
   return with_unknown(std::move(j), l.unknown);
 }
 
+Json to_value(const Value& value) {
+  return std::visit([](const auto& v) { return Json(v); }, value);
+}
+
+Json to_value(const Values& values) {
+  Json out = Json::object();
+  for (const auto& [key, value] : values) out[key] = to_value(value);
+  return out;
+}
+
+Json to_value(const Step& s) {
+  Json j{{"id", s.id}, {"kind", s.kind}, {"on", s.on}};
+  if (!s.values.empty() || !s.unknown_values.empty()) j["values"] = with_unknown(to_value(s.values), s.unknown_values);
+  return with_unknown(std::move(j), s.unknown);
+}
+
+Json to_value(const Source& s, Json notes) {
+  Json j = Json::object();
+  if (!s.kind.empty()) {
+    j["kind"] = s.kind;
+    j["values"] = to_value(s.values);
+    if (!s.picture->empty()) {
+      j["picture"] = {{"width", s.picture->width}, {"height", s.picture->height}, {"rgb", text_of_pixels(s.picture->rgb)}};
+    }
+  }
+  j["file"] = s.file;
+  j["unit_source"] = s.unit_source == UnitSource::stated ? "stated" : "assumed";
+  j["per_inch"] = s.per_inch;
+  j["notes"] = std::move(notes);
+  return with_unknown(std::move(j), s.unknown);
+}
+
 Json to_value(const Piece& p) {
   const auto& m = p.placement;
   Json notes = Json::array();
@@ -376,12 +519,17 @@ Json to_value(const Piece& p) {
          {"stock", p.stock},
          {"placement", {m.a, m.b, m.c, m.d, m.e, m.f}},
          {"aspect_locked", p.aspect_locked},
-         {"source",
-          {{"file", p.source.file},
-           {"unit_source", p.source.unit_source == UnitSource::stated ? "stated" : "assumed"},
-           {"per_inch", p.source.per_inch},
-           {"notes", notes}}},
+         {"source", to_value(p.source, std::move(notes))},
          {"lines", std::move(lines)}};
+  if (!p.group.empty()) j["group"] = p.group;
+  if (p.helper) j["helper"] = true;
+  if (!p.steps.empty()) {
+    j["recipe"] = Json::array();
+    for (const auto& step : p.steps) j["recipe"].push_back(to_value(step));
+  }
+  for (const auto& [id, d] : p.dress) {
+    j["made_lines"][id] = {{"role", word(d.role)}, {"role_guessed", d.role_guessed}, {"tool", d.tool}, {"repeats", d.repeats}};
+  }
   return with_unknown(std::move(j), p.unknown);
 }
 
@@ -454,7 +602,7 @@ Json to_values(const Range& range) {
 std::string to_json(const Project& project) {
   Json pieces = Json::array();
   for (const auto& piece : project.pieces) pieces.push_back(to_value(*piece));
-  const Json j = with_unknown({{"format", "dot-lane project"},
+  Json known{{"format", "dot-lane project"},
                                {"version", kFormatVersion},
                                {"name", project.name},
                                {"unit", project.unit == LengthUnit::inch ? "in" : "mm"},
@@ -463,8 +611,12 @@ std::string to_json(const Project& project) {
                                {"pieces", std::move(pieces)},
                                {"plan", to_value(project.plan)},
                                {"tools", to_values(project.tools)},
-                               {"stocks", to_values(project.stocks)}},
-                              project.unknown);
+                               {"stocks", to_values(project.stocks)}};
+  if (!(project.checks == CheckSettings{})) {
+    known["checks"] = with_unknown({{"tiny_mm2", project.checks.tiny_mm2}, {"sliver_mm", project.checks.sliver_mm}},
+                                   project.checks.unknown);
+  }
+  const Json j = with_unknown(std::move(known), project.unknown);
   return j.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
 }
 

@@ -100,4 +100,43 @@ std::string write_svg(const Project& project, const Layout& layout, const Plan& 
   return Writer(project, layout, plan).write(selection);
 }
 
+std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std::string& title) {
+  Box box = page;
+  for (const auto& piece : drawing.pieces) box.add(piece->bounds);
+  if (box.empty()) box = Box::of(0, 0, 10, 10);
+  pugi::xml_document document;
+  auto root = document.append_child("svg");
+  auto number = [](double v) { return rounded_text(v, kDecimals); };
+  root.append_attribute("xmlns") = "http://www.w3.org/2000/svg";
+  root.append_attribute("width") = (number(box.width()) + "mm").c_str();
+  root.append_attribute("height") = (number(box.height()) + "mm").c_str();
+  root.append_attribute("viewBox") =
+      (number(box.x0) + " " + number(box.y0) + " " + number(box.width()) + " " + number(box.height())).c_str();
+  root.append_child("title").text() = title.c_str();
+  std::set<std::string> ids;
+  // What lies lowest is painted first.
+  for (auto piece = drawing.pieces.rbegin(); piece != drawing.pieces.rend(); ++piece) {
+    auto parent = root;
+    if (drawing.pieces.size() > 1) {
+      parent = root.append_child("g");
+      parent.append_attribute("aria-label") = (*piece)->piece->name.c_str();
+    }
+    for (const auto& line : (*piece)->piece->lines) {
+      auto path = parent.append_child("path");
+      std::string id = line.id;
+      for (int n = 2; !ids.insert(id).second; ++n) id = line.id + "-" + std::to_string(n);
+      path.append_attribute("id") = id.c_str();
+      path.append_attribute("data-role") = std::string(word(line.role)).c_str();
+      path.append_attribute("stroke") = hex(line.color).c_str();
+      path.append_attribute("stroke-width") = "0.2";
+      path.append_attribute("fill") = line.filled ? hex(line.color).c_str() : "none";
+      if (line.path->fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
+      path.append_attribute("d") = path_data(transformed(*line.path, (*piece)->to_mat), kDecimals + 1).c_str();
+    }
+  }
+  std::ostringstream out;
+  document.save(out, "  ");
+  return out.str();
+}
+
 }  // namespace dotlane

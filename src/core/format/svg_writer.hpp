@@ -13,4 +13,8 @@ namespace dotlane {
 [[nodiscard]] std::string write_svg(const Project& project, const Layout& layout, const Plan& plan,
                                     const ExportSelection& selection = {});
 
+/// The drawing itself, in mm on a page that holds `page` and everything drawn: one path for each line, with its id, its
+/// colour and whether it is filled; one group for each piece when there are several.
+[[nodiscard]] std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std::string& title);
+
 }  // namespace dotlane

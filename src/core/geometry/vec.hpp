@@ -69,6 +69,11 @@ struct Affine {
             m.b * n.c + m.d * n.d, m.a * n.e + m.c * n.f + m.e, m.b * n.e + m.d * n.f + m.f};
   }
   [[nodiscard]] double determinant() const { return a * d - b * c; }
+  /// The map that undoes this one; the determinant must not be 0.
+  [[nodiscard]] Affine inverse() const {
+    const double n = 1 / determinant();
+    return {d * n, -b * n, -c * n, a * n, (c * f - d * e) * n, (b * e - a * f) * n};
+  }
   /// The largest factor by which the map stretches any length (its largest singular value).
   [[nodiscard]] double max_stretch() const {
     const double s = (a * a + b * b + c * c + d * d) / 2;

@@ -8,30 +8,12 @@
 namespace dotlane {
 namespace {
 
-FlatPiece flatten_piece(const Piece& piece, double tolerance) {
-  FlatPiece out;
-  out.lines.reserve(piece.lines.size());
-  for (const auto& line : piece.lines) {
-    auto& flat = out.lines.emplace_back();
-    for (const auto& contour : line.path->contours) {
-      flat.chains.push_back(flatten(contour, tolerance));
-      for (const Vec p : flat.chains.back().points) flat.bounds.add(p);
-      out.segments += flat.chains.back().points.size() - 1;
-    }
-    out.bounds.add(flat.bounds);
-  }
-  return out;
-}
-
-Box mapped(const FlatLine& line, const Affine& map) {
-  Box out;
-  if (line.bounds.empty()) return out;
-  if (map.b == 0 && map.c == 0) {
-    out.add(map({line.bounds.x0, line.bounds.y0}));
-    out.add(map({line.bounds.x1, line.bounds.y1}));
-  } else {
-    for (const auto& chain : line.chains) {
-      for (const Vec p : chain.points) out.add(map(p));
+template <class Match>
+std::vector<LineRef> lines_where(const Drawing& drawing, Match match) {
+  std::vector<LineRef> out;
+  for (const auto& piece : drawing.pieces) {
+    for (const auto& line : piece->piece->lines) {
+      if (match(*piece->piece, line)) out.push_back({piece->piece->id, line.id});
     }
   }
   return out;
@@ -59,49 +41,23 @@ std::size_t Drawing::segments() const {
   return n;
 }
 
-std::shared_ptr<const DrawnPiece> DrawingCache::resolve(const Shared<Piece>& piece) {
-  // The tolerance steps by powers of two, so that resizing seldom flattens anew.
-  const double stretch = std::max(piece->placement.max_stretch(), 1e-9);
-  const double tolerance = kFlatness / std::exp2(std::ceil(std::log2(stretch)));
-  std::vector<std::shared_ptr<const Path>> paths;
-  std::shared_ptr<const FlatPiece> flat;
-  {
-    const std::lock_guard lock(mutex_);
-    const auto known = drawn_.find(piece.handle().get());
-    if (known != drawn_.end() && known->second.piece.lock() == piece.handle()) return known->second.drawn;
-    paths.reserve(piece->lines.size());
-    for (const auto& line : piece->lines) paths.push_back(line.path.handle());
-    const auto made = flat_.find(piece->id);
-    if (made != flat_.end() && made->second.tolerance == tolerance && made->second.paths == paths) {
-      flat = made->second.flat;
-    }
+const DrawnPiece* find_drawn(const Drawing& drawing, int piece) {
+  for (const auto& drawn : drawing.pieces) {
+    if (drawn->piece->id == piece) return drawn.get();
   }
-  const bool fresh = flat == nullptr;
-  if (fresh) flat = std::make_shared<const FlatPiece>(flatten_piece(*piece, tolerance));
-
-  auto drawn = std::make_shared<DrawnPiece>();
-  drawn->piece = piece;
-  drawn->to_mat = piece->placement;
-  drawn->flat = flat;
-  for (const auto& line : flat->lines) {
-    drawn->line_bounds.push_back(mapped(line, drawn->to_mat));
-    drawn->bounds.add(drawn->line_bounds.back());
-  }
-  const std::lock_guard lock(mutex_);
-  if (fresh) flat_[piece->id] = {std::move(paths), tolerance, flat};
-  if (drawn_.size() > 256) {
-    std::erase_if(drawn_, [](const auto& entry) { return entry.second.piece.expired(); });
-    if (drawn_.size() > 256) drawn_.clear();
-  }
-  drawn_[piece.handle().get()] = {piece.handle(), drawn};
-  return drawn;
+  return nullptr;
 }
 
-Drawing evaluate(const Project& project, DrawingCache& cache) {
-  Drawing out;
-  out.pieces.reserve(project.pieces.size());
-  for (const auto& piece : project.pieces) out.pieces.push_back(cache.resolve(piece));
-  return out;
+std::vector<LineRef> lines_of_color(const Drawing& drawing, Color color) {
+  return lines_where(drawing, [&](const Piece&, const Line& line) { return line.color == color; });
+}
+
+std::vector<LineRef> lines_of_layer(const Drawing& drawing, int piece, const std::string& layer) {
+  return lines_where(drawing, [&](const Piece& p, const Line& l) { return p.id == piece && l.layer == layer; });
+}
+
+std::vector<LineRef> lines_of_piece(const Drawing& drawing, int piece) {
+  return lines_where(drawing, [&](const Piece& p, const Line&) { return p.id == piece; });
 }
 
 std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach) {

@@ -2,8 +2,7 @@
 #pragma once
 
 #include <memory>
-#include <mutex>
-#include <unordered_map>
+#include <optional>
 #include <vector>
 
 #include "core/geometry/flatten.hpp"
@@ -23,10 +22,25 @@ struct FlatPiece {
   std::size_t segments = 0;
 };
 
-/// One piece as placed. `flat` is in piece coordinates; `to_mat` puts it on the mat.
+/// What a step did, for people to read.
+struct StepOutcome {
+  int step = 0;      ///< its id; 0 for the source
+  Box bounds;        ///< after it, in piece coordinates
+  std::size_t nodes = 0, contours = 0;
+  double area_mm2 = 0;      ///< enclosed by cut lines, after it
+  double removed_mm2 = 0;   ///< taken away by it
+  std::size_t dropped = 0;  ///< contours or slivers it left out
+  std::string trouble;      ///< why it could do nothing, when it could not
+};
+
+/// One piece as placed. `piece` holds the lines as they are in the end, and as its placement where these stand: for a
+/// piece with a recipe neither is what the project holds. `flat` is in those lines' coordinates; `to_mat` puts it on the
+/// mat.
 struct DrawnPiece {
   Shared<Piece> piece;
   Affine to_mat;
+  std::vector<StepOutcome> outcomes;  ///< the source's, then one for each step that is on; none for a plain piece
+  bool stale = false;                 ///< an older result, shown while the present one is worked out
   std::shared_ptr<const FlatPiece> flat;
   Box bounds;                    ///< on the mat, mm
   std::vector<Box> line_bounds;  ///< on the mat, mm, one for each line
@@ -40,31 +54,13 @@ struct Drawing {
   [[nodiscard]] std::size_t segments() const;
 };
 
-/// Remembers what pieces resolved to, so that an edit recomputes only what it touched. Safe to share among threads.
-class DrawingCache {
- public:
-  std::shared_ptr<const DrawnPiece> resolve(const Shared<Piece>& piece);
+/// The piece as drawn, or null.
+[[nodiscard]] const DrawnPiece* find_drawn(const Drawing& drawing, int piece);
 
- private:
-  struct Entry {
-    std::weak_ptr<const Piece> piece;
-    std::shared_ptr<const DrawnPiece> drawn;
-  };
-  struct FlatEntry {
-    std::vector<std::shared_ptr<const Path>> paths;  // the key: the very paths it was made of
-    double tolerance = 0;
-    std::shared_ptr<const FlatPiece> flat;
-  };
-  std::mutex mutex_;
-  std::unordered_map<const Piece*, Entry> drawn_;
-  std::unordered_map<int, FlatEntry> flat_;  // by piece id
-};
-
-/// Curves are flattened within this many mm on the mat.
-inline constexpr double kFlatness = 0.01;
-
-/// Resolves the whole project. The result depends on the project alone; the cache only saves time.
-[[nodiscard]] Drawing evaluate(const Project& project, DrawingCache& cache);
+/// Every line of the pieces that has this colour, or this layer.
+[[nodiscard]] std::vector<LineRef> lines_of_color(const Drawing& drawing, Color color);
+[[nodiscard]] std::vector<LineRef> lines_of_layer(const Drawing& drawing, int piece, const std::string& layer);
+[[nodiscard]] std::vector<LineRef> lines_of_piece(const Drawing& drawing, int piece);
 
 /// The line whose drawn course passes nearest to `at`, if one does within `reach` mm; upper layers win ties.
 [[nodiscard]] std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach);

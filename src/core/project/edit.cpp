@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <filesystem>
 #include <map>
+#include <optional>
 #include <set>
 
 #include "core/geometry/measure.hpp"
@@ -20,7 +21,17 @@ Project edit_piece(Project project, int id, Change&& change) {
   return project;
 }
 
-/// Runs `change(project, piece, line)` for each line named; untouched pieces stay shared.
+/// What people say of a line, wherever it is kept: on the line, or on a made line's dress.
+struct Said {
+  Role& role;
+  bool& role_guessed;
+  std::string& tool;
+  int& repeats;
+  Color ink;
+};
+
+/// Runs `change(project, piece, said)` for each line named; untouched pieces stay shared. A line the piece does not
+/// hold itself is one that its recipe makes: it gets a dress.
 template <class Change>
 Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& change) {
   std::map<int, std::set<std::string>> wanted;
@@ -29,23 +40,26 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
     const auto found = wanted.find(project.pieces[i]->id);
     if (found == wanted.end()) continue;
     Piece piece = *project.pieces[i];
+    auto rest = found->second;
     for (auto& line : piece.lines) {
-      if (found->second.contains(line.id)) change(project, piece, line);
+      if (rest.erase(line.id) == 0) continue;
+      Said said{line.role, line.role_guessed, line.tool, line.repeats, line.color};
+      change(project, piece, said);
+    }
+    if (!piece.plain()) {
+      for (const auto& id : rest) {
+        Dress& dress = piece.dress[id];
+        Color ink{34, 34, 34};
+        for (const auto& line : piece.lines) {
+          if (id.starts_with(line.id + "~")) ink = line.color;
+        }
+        Said said{dress.role, dress.role_guessed, dress.tool, dress.repeats, ink};
+        change(project, piece, said);
+      }
     }
     project.pieces[i] = std::move(piece);
   }
   return project;
-}
-
-template <class Match>
-std::vector<LineRef> lines_where(const Project& project, Match match) {
-  std::vector<LineRef> out;
-  for (const auto& piece : project.pieces) {
-    for (const auto& line : piece->lines) {
-      if (match(*piece, line)) out.push_back({piece->id, line.id});
-    }
-  }
-  return out;
 }
 
 int next_piece_id(const Project& project) {
@@ -148,7 +162,10 @@ Project add_artwork(Project project, const Artwork& art, const std::string& file
   }
   piece.stock = project.sheets.empty() ? "cover-65" : project.sheets.front().stock;
   if (!find_stock(project, piece.stock)) piece.stock = project.stocks.empty() ? "" : project.stocks.front().id;
-  piece.source = {path.filename().string(), art.unit_source, art.per_inch, art.notes};
+  piece.source.file = path.filename().string();
+  piece.source.unit_source = art.unit_source;
+  piece.source.per_inch = art.per_inch;
+  piece.source.notes = art.notes;
   for (auto& note : piece.source.notes) {
     for (auto& ref : note.lines) ref.piece = piece.id;
   }
@@ -173,46 +190,37 @@ Project add_artwork(Project project, const Artwork& art, const std::string& file
 }
 
 Project assign_role(Project project, const std::vector<LineRef>& lines, Role role, const std::string& tool) {
-  return edit_lines(std::move(project), lines, [&](Project& p, const Piece& piece, Line& line) {
+  return edit_lines(std::move(project), lines, [&](Project& p, const Piece& piece, Said& line) {
     line.role = role;
     line.role_guessed = false;
-    line.tool = tool.empty() ? choose_tool(p, role, line.color, piece.stock) : tool;
+    line.tool = tool.empty() ? choose_tool(p, role, line.ink, piece.stock) : tool;
   });
 }
 
 Project confirm_roles(Project project, const std::vector<LineRef>& lines) {
-  return edit_lines(std::move(project), lines, [](Project&, const Piece&, Line& line) { line.role_guessed = false; });
+  return edit_lines(std::move(project), lines, [](Project&, const Piece&, Said& line) { line.role_guessed = false; });
 }
 
 Project set_repeats(Project project, const std::vector<LineRef>& lines, int repeats) {
   return edit_lines(std::move(project), lines,
-                    [&](Project&, const Piece&, Line& line) { line.repeats = std::clamp(repeats, 0, 99); });
+                    [&](Project&, const Piece&, Said& line) { line.repeats = std::clamp(repeats, 0, 99); });
 }
 
-std::vector<LineRef> lines_of_color(const Project& project, Color color) {
-  return lines_where(project, [&](const Piece&, const Line& line) { return line.color == color; });
-}
-
-std::vector<LineRef> lines_of_layer(const Project& project, int piece, const std::string& layer) {
-  return lines_where(project, [&](const Piece& p, const Line& l) { return p.id == piece && l.layer == layer; });
-}
-
-std::vector<LineRef> lines_of_piece(const Project& project, int piece) {
-  return lines_where(project, [&](const Piece& p, const Line&) { return p.id == piece; });
-}
-
-std::vector<LineRef> lines_with_tool(const Project& project, const std::string& tool) {
-  return lines_where(project, [&](const Piece&, const Line& l) { return l.tool == tool; });
+bool wants_tool(const Project& project, const std::string& tool) {
+  return std::any_of(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& piece) {
+    return std::any_of(piece->lines.begin(), piece->lines.end(), [&](const Line& l) { return l.tool == tool; }) ||
+           std::any_of(piece->dress.begin(), piece->dress.end(), [&](const auto& d) { return d.second.tool == tool; });
+  });
 }
 
 Project remove_tool(Project project, const std::string& tool) {
-  if (lines_with_tool(project, tool).empty()) std::erase_if(project.tools, [&](const Tool& t) { return t.id == tool; });
+  if (!wants_tool(project, tool)) std::erase_if(project.tools, [&](const Tool& t) { return t.id == tool; });
   return project;
 }
 
-Box bounds_on_mat(const Piece& piece) {
+Box bounds_on_mat(const DrawnPiece& piece) {
   Box box;
-  for (const auto& line : piece.lines) box.add(bounds_of(transformed(*line.path, piece.placement)));
+  for (const auto& line : piece.piece->lines) box.add(bounds_of(transformed(*line.path, piece.to_mat)));
   return box;
 }
 
@@ -225,38 +233,19 @@ Project move_pieces(Project project, const std::vector<int>& pieces, Vec by) {
   return project;
 }
 
-Project resize_piece(Project project, int id, std::optional<double> width_mm, std::optional<double> height_mm,
-                     Vec anchor) {
+Project turn_piece(Project project, const Drawing& drawing, int id, double degrees) {
+  const DrawnPiece* drawn = find_drawn(drawing, id);
+  if (!drawn || drawn->bounds.empty()) return project;
+  const Vec c = bounds_on_mat(*drawn).centre();
   return edit_piece(std::move(project), id, [&](Piece& p) {
-    const Box box = bounds_on_mat(p);
-    if (box.empty()) return;
-    double sx = width_mm && box.width() > 0 ? *width_mm / box.width() : 0;
-    double sy = height_mm && box.height() > 0 ? *height_mm / box.height() : 0;
-    if (sx <= 0 && sy <= 0) return;
-    if (p.aspect_locked) {
-      const double s = sx > 0 && sy > 0 ? std::min(sx, sy) : std::max(sx, sy);
-      sx = sy = s;
-    } else {
-      if (sx <= 0) sx = 1;
-      if (sy <= 0) sy = 1;
-    }
-    const Vec fixed{box.x0 + anchor.x * box.width(), box.y0 + anchor.y * box.height()};
-    p.placement =
-        Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
-  });
-}
-
-Project turn_piece(Project project, int id, double degrees) {
-  return edit_piece(std::move(project), id, [&](Piece& p) {
-    const Vec c = bounds_on_mat(p).centre();
     p.placement = Affine::move(c.x, c.y) * Affine::rotate(-degrees) * Affine::move(-c.x, -c.y) * p.placement;
   });
 }
 
-Project bring_onto_mat(Project project, const std::vector<int>& pieces) {
+Project bring_onto_mat(Project project, const Drawing& drawing, const std::vector<int>& pieces) {
   Box box;
-  for (const auto& piece : project.pieces) {
-    if (has(pieces, piece->id)) box.add(bounds_on_mat(*piece));
+  for (const auto& piece : drawing.pieces) {
+    if (has(pieces, piece->piece->id)) box.add(bounds_on_mat(*piece));
   }
   if (box.empty()) return project;
   const Box usable = project.machine.usable_area();
@@ -295,13 +284,13 @@ Project shift_layer(Project project, int id, int by) {
   return project;
 }
 
-Project duplicate_piece(Project project, int id, int* copy_id) {
+Project duplicate_piece(Project project, int id, int* copy_id, Vec by) {
   const auto at =
       std::find_if(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& p) { return p->id == id; });
   if (at == project.pieces.end()) return project;
   Piece copy = **at;
   copy.id = next_piece_id(project);
-  copy.placement = Affine::move(10, 10) * copy.placement;
+  copy.placement = Affine::move(by.x, by.y) * copy.placement;
   for (auto& note : copy.source.notes) {
     for (auto& ref : note.lines) ref.piece = copy.id;
   }
@@ -317,44 +306,60 @@ Project remove_pieces(Project project, const std::vector<int>& ids) {
 }
 
 Project remove_lines(Project project, const std::vector<LineRef>& refs) {
-  const std::set<LineRef> gone(refs.begin(), refs.end());
+  std::map<int, std::set<std::string>> gone;
+  for (const auto& ref : refs) gone[ref.piece].insert(ref.line);
   for (auto& piece : project.pieces) {
-    const int id = piece->id;
-    const bool touched = std::any_of(gone.begin(), gone.end(), [&](const LineRef& ref) { return ref.piece == id; });
-    if (touched) {
-      piece.edit([&](Piece& p) {
-        std::erase_if(p.lines, [&](const Line& line) { return gone.contains({id, line.id}); });
-      });
-    }
+    const auto found = gone.find(piece->id);
+    if (found == gone.end()) continue;
+    piece.edit([&](Piece& p) {
+      std::set<std::string> made = found->second;
+      std::erase_if(p.lines, [&](const Line& line) { return made.erase(line.id) > 0; });
+      if (p.plain() || made.empty()) return;
+      std::string names;
+      for (const auto& id : made) names += (names.empty() ? "" : ", ") + id;
+      Step step;
+      for (const auto& s : p.steps) step.id = std::max(step.id, s.id);
+      ++step.id;
+      step.kind = "leave-out";
+      step.values["of"] = names;
+      p.steps.push_back(std::move(step));
+    });
   }
-  std::erase_if(project.pieces, [](const Shared<Piece>& p) { return p->lines.empty(); });
+  std::erase_if(project.pieces, [](const Shared<Piece>& p) { return p->lines.empty() && p->source.kind.empty(); });
   match_sheets(project);
   return project;
 }
 
-Project split_by_layer(Project project, int id) {
+std::vector<int> split_piece(Project& project, int id, const std::function<std::string(const Line&)>& key) {
   const auto at =
       std::find_if(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& p) { return p->id == id; });
-  if (at == project.pieces.end()) return project;
+  if (at == project.pieces.end()) return {};
   const Piece whole = **at;
-  std::vector<std::string> layers;
+  std::vector<std::string> keys;
   for (const auto& line : whole.lines) {
-    if (std::find(layers.begin(), layers.end(), line.layer) == layers.end()) layers.push_back(line.layer);
+    if (std::find(keys.begin(), keys.end(), key(line)) == keys.end()) keys.push_back(key(line));
   }
-  if (layers.size() < 2) return project;
+  if (keys.size() < 2) return {whole.id};
   const int first_new = next_piece_id(project);
+  std::vector<int> ids;
   std::vector<Shared<Piece>> parts;
-  for (std::size_t i = 0; i < layers.size(); ++i) {
+  for (std::size_t i = 0; i < keys.size(); ++i) {
     Piece part = whole;
     part.id = i == 0 ? whole.id : first_new + static_cast<int>(i) - 1;
-    if (!layers[i].empty()) part.name = layers[i];
+    ids.push_back(part.id);
+    if (!keys[i].empty()) part.name = keys[i];
     if (i > 0) part.source.notes.clear();
-    std::erase_if(part.lines, [&](const Line& line) { return line.layer != layers[i]; });
+    std::erase_if(part.lines, [&](const Line& line) { return key(line) != keys[i]; });
     // What a file paints last lies on top.
     parts.insert(parts.begin(), Shared<Piece>(std::move(part)));
   }
   const auto place = project.pieces.erase(at);
   project.pieces.insert(place, parts.begin(), parts.end());
+  return ids;
+}
+
+Project split_by_layer(Project project, int id) {
+  split_piece(project, id, [](const Line& line) { return line.layer; });
   return project;
 }
 
@@ -369,7 +374,8 @@ Project settle_size(Project project, int id, double per_inch) {
 }
 
 Project close_ends(Project project, const std::vector<LineRef>& lines, double gap_mm) {
-  return edit_lines(std::move(project), lines, [&](Project&, const Piece& piece, Line& line) {
+  std::set<LineRef> wanted(lines.begin(), lines.end());
+  auto close = [&](const Piece& piece, Line& line) {
     line.path.edit([&](Path& path) {
       for (auto& contour : path.contours) {
         if (contour.closed || contour.segments.empty()) continue;
@@ -379,7 +385,22 @@ Project close_ends(Project project, const std::vector<LineRef>& lines, double ga
       }
       path = with_meeting_ends_closed(std::move(path));
     });
-  });
+  };
+  for (auto& piece : project.pieces) {
+    const bool touched = std::any_of(piece->lines.begin(), piece->lines.end(),
+                                     [&](const Line& line) { return wanted.contains({piece->id, line.id}); });
+    if (!touched) continue;
+    piece.edit([&](Piece& p) {
+      for (auto& line : p.lines) {
+        if (wanted.contains({p.id, line.id})) close(p, line);
+      }
+    });
+  }
+  return project;
+}
+
+Project set_helper(Project project, int piece, bool helper) {
+  return edit_piece(std::move(project), piece, [&](Piece& p) { p.helper = helper; });
 }
 
 }  // namespace dotlane

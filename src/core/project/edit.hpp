@@ -1,11 +1,12 @@
 // Edits of a project: values in, values out. Ids that do not exist are passed over, so a late edit does no harm.
 #pragma once
 
-#include <optional>
+#include <functional>
 #include <string>
 #include <vector>
 
 #include "core/project/artwork.hpp"
+#include "core/project/drawing.hpp"
 #include "core/project/project.hpp"
 
 namespace dotlane {
@@ -29,39 +30,41 @@ namespace dotlane {
 /// first blade that takes the thickness, else the first that serves. Empty for print and guide.
 [[nodiscard]] std::string choose_tool(Project& project, Role role, Color ink, const std::string& stock);
 
-/// Every line of the pieces that has this colour, or this layer.
-[[nodiscard]] std::vector<LineRef> lines_of_color(const Project& project, Color color);
-[[nodiscard]] std::vector<LineRef> lines_of_layer(const Project& project, int piece, const std::string& layer);
-[[nodiscard]] std::vector<LineRef> lines_of_piece(const Project& project, int piece);
-
-[[nodiscard]] std::vector<LineRef> lines_with_tool(const Project& project, const std::string& tool);
+/// Whether any line of the project, made ones included, wants the tool.
+[[nodiscard]] bool wants_tool(const Project& project, const std::string& tool);
 
 /// Takes the tool off the rack, unless a line still wants it.
 [[nodiscard]] Project remove_tool(Project project, const std::string& tool);
 
 /// The tight bounds of the piece's curves on the mat, mm.
-[[nodiscard]] Box bounds_on_mat(const Piece& piece);
+[[nodiscard]] Box bounds_on_mat(const DrawnPiece& piece);
 
 [[nodiscard]] Project move_pieces(Project project, const std::vector<int>& pieces, Vec by);
-/// Scales the piece so that its bounds become this size, keeping the corner given by `anchor` (0,0 = top left,
-/// 1,1 = bottom right) in place. A size of nothing follows the other when the aspect is locked, else stays.
-[[nodiscard]] Project resize_piece(Project project, int piece, std::optional<double> width_mm,
-                                   std::optional<double> height_mm, Vec anchor = {0, 0});
 /// Turns the piece by `degrees` counter-clockwise as seen, about its middle.
-[[nodiscard]] Project turn_piece(Project project, int piece, double degrees);
+[[nodiscard]] Project turn_piece(Project project, const Drawing& drawing, int piece, double degrees);
 /// Moves the pieces together by the least that puts their bounds inside the usable area; centres what is too large.
-[[nodiscard]] Project bring_onto_mat(Project project, const std::vector<int>& pieces);
+[[nodiscard]] Project bring_onto_mat(Project project, const Drawing& drawing, const std::vector<int>& pieces);
 [[nodiscard]] Project set_aspect_lock(Project project, int piece, bool locked);
 [[nodiscard]] Project rename_piece(Project project, int piece, const std::string& name);
 /// Moves the piece to the stock, adding a sheet of it on a mat load of its own when there is none.
 [[nodiscard]] Project set_stock(Project project, int piece, const std::string& stock);
 /// Moves the piece up (-1) or down (+1) in layer order.
 [[nodiscard]] Project shift_layer(Project project, int piece, int by);
-[[nodiscard]] Project duplicate_piece(Project project, int piece, int* id = nullptr);
+/// A copy on top of the piece, moved by `by`.
+[[nodiscard]] Project duplicate_piece(Project project, int piece, int* id = nullptr, Vec by = {10, 10});
+
+/// Whether the piece only shapes others and is never run.
+[[nodiscard]] Project set_helper(Project project, int piece, bool helper);
+
 [[nodiscard]] Project remove_pieces(Project project, const std::vector<int>& pieces);
-/// Removes single lines; a piece left without lines goes too.
+/// Removes single lines: a source's own for good, made ones by a step that leaves them out. A piece left without lines
+/// goes too.
 [[nodiscard]] Project remove_lines(Project project, const std::vector<LineRef>& lines);
-/// One piece for each layer of the artwork, named after it, in the same place.
+/// Replaces a piece with lines of its own by one for each key of its lines, named after it, in the same place. Returns
+/// their ids, the first key's first.
+std::vector<int> split_piece(Project& project, int piece, const std::function<std::string(const Line&)>& key);
+
+/// One piece for each layer of the artwork, named after it, in the same place. Only for pieces with lines of their own.
 [[nodiscard]] Project split_by_layer(Project project, int piece);
 /// Rescales a piece whose size was assumed to another number of units per inch and takes the size as settled.
 [[nodiscard]] Project settle_size(Project project, int piece, double per_inch);

@@ -5,6 +5,8 @@
 #include <string>
 #include <vector>
 
+#include "core/project/recipe.hpp"
+
 namespace dotlane {
 
 enum class Severity { info, warning, error };
@@ -23,12 +25,23 @@ struct LineRef {
 
 /// An edit of the project that would settle a finding; carried out by apply_fix() in core/check/checks.hpp.
 struct Fix {
-  enum class Kind { bring_onto_mat, close_ends, remove_lines, confirm_roles, use_tool, restore_order, set_per_inch };
+  enum class Kind {
+    bring_onto_mat,
+    close_ends,
+    remove_lines,
+    confirm_roles,
+    use_tool,
+    restore_order,
+    set_per_inch,
+    add_step,
+    change_step
+  };
   Kind kind = Kind::confirm_roles;
   std::string label;        ///< on the button: "Bring onto the mat"
   std::string tool;         ///< use_tool: the rack id
   double number = 0;        ///< set_per_inch: units per inch; close_ends: the widest gap in mm
   std::vector<LineRef> on;  ///< the lines it touches; empty means all that the finding names
+  Step step{};              ///< add_step: the step; change_step: its id and the values that change
   friend bool operator==(const Fix&, const Fix&) = default;
 };
 

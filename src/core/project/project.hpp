@@ -9,13 +9,12 @@
 #include "core/color.hpp"
 #include "core/geometry/path.hpp"
 #include "core/project/finding.hpp"
+#include "core/project/picture.hpp"
+#include "core/project/recipe.hpp"
 #include "core/project/role.hpp"
 #include "core/shared_value.hpp"
 
 namespace dotlane {
-
-/// Fields of a newer version of the format, kept as JSON text so that they survive load and save.
-using Unknown = std::string;
 
 /// One line of the artwork. Lengths are mm in the piece's own coordinates.
 struct Line {
@@ -36,25 +35,44 @@ struct Line {
 /// Where a physical size came from.
 enum class UnitSource { stated, assumed };
 
-/// Where a piece's lines came from, and what the reader had to say.
+/// Where a piece's lines come from: a file (or nowhere any more), or a ready shape or picture made from its values.
 struct Source {
+  std::string kind;  ///< empty: the piece's own lines; else one of shape_kinds()
+  Values values;
+  Shared<Picture> picture;  ///< what is traced, for the kind "picture"
   std::string file;
   UnitSource unit_source = UnitSource::stated;
   double per_inch = 96;  ///< artwork units per inch that the lines were read at
   std::vector<Finding> notes;
+  Unknown unknown;
   friend bool operator==(const Source&, const Source&) = default;
 };
 
-/// Artwork that is sized, placed and coloured as one thing.
+/// What is said about a line that a shape or a step makes, by its id; it has no Line of its own to keep that.
+struct Dress {
+  Role role = Role::cut;
+  bool role_guessed = false;
+  std::string tool;
+  int repeats = 0;
+  friend bool operator==(const Dress&, const Dress&) = default;
+};
+
+/// Something that is sized, placed and coloured as one thing: a source and the steps that shape it. What comes of it is
+/// never stored; see evaluate() in core/shape/evaluate.hpp.
 struct Piece {
   int id = 0;
   std::string name;
   std::string stock;  ///< stock id
-  Affine placement;   ///< piece coordinates to mat coordinates, mm
+  std::string group;  ///< names of the groups around it, outermost first, joined with " / "
+  Affine placement;   ///< the source's coordinates to mat coordinates, mm
   bool aspect_locked = true;
+  bool helper = false;  ///< only shapes other pieces; never run itself
   Source source;
-  std::vector<Line> lines;
+  std::vector<Line> lines;  ///< of a source without a kind
+  std::vector<Step> steps;
+  std::map<std::string, Dress> dress;  ///< of made lines, by their ids
   Unknown unknown;
+  [[nodiscard]] bool plain() const { return source.kind.empty() && steps.empty(); }
   friend bool operator==(const Piece&, const Piece&) = default;
 };
 
@@ -137,6 +155,14 @@ struct PlanSettings {
   friend bool operator==(const PlanSettings&, const PlanSettings&) = default;
 };
 
+/// From which sizes on the checks speak up.
+struct CheckSettings {
+  double tiny_mm2 = 2.0;   ///< bits smaller than this are hard to weed (common practice, no published source)
+  double sliver_mm = 0.4;  ///< strips narrower than this tear
+  Unknown unknown;
+  friend bool operator==(const CheckSettings&, const CheckSettings&) = default;
+};
+
 enum class LengthUnit { mm, inch };
 
 struct Project {
@@ -148,6 +174,7 @@ struct Project {
   std::vector<Tool> tools;
   Machine machine;
   PlanSettings plan;
+  CheckSettings checks;
   Unknown unknown;
   friend bool operator==(const Project&, const Project&) = default;
 };

@@ -1,0 +1,152 @@
+#include "core/check/shape_checks.hpp"
+
+#include <algorithm>
+#include <map>
+
+#include "core/geometry/region.hpp"
+#include "core/project/kinds.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr std::size_t kMostSegments = 60'000;  // beyond this a piece is not opened up for slivers
+constexpr double kSharp = 60;                  // degrees between the sides of a point that an offset would blunt
+
+std::string count(std::size_t n, const char* one, const char* many) {
+  return std::to_string(n) + " " + (n == 1 ? one : many);
+}
+
+void troubles(const DrawnPiece& piece, std::vector<Finding>& out) {
+  for (const auto& outcome : piece.outcomes) {
+    if (outcome.trouble.empty()) continue;
+    std::string what;
+    for (const auto& step : piece.piece->steps) {
+      const KindSpec* kind = step.id == outcome.step ? find_kind(step_kinds(), step.kind) : nullptr;
+      if (kind) what = ", " + lower_case(kind->label);
+    }
+    out.push_back({"recipe-trouble", Severity::warning, piece.piece->name + what + ": " + outcome.trouble,
+                   {{piece.piece->id, ""}}, {}});
+  }
+}
+
+/// The cut line's chains as a region on the mat, in mm.
+Region region_on_mat(const DrawnPiece& piece, std::size_t line) {
+  std::vector<Ring> rings;
+  for (const auto& chain : piece.flat->lines[line].chains) {
+    if (!chain.closed) continue;
+    const auto placed = piece.on_mat(chain);
+    rings.emplace_back(placed.points.begin(), placed.points.end() - 1);
+  }
+  return region_of(rings, piece.piece->lines[line].path->fill_rule);
+}
+
+void small_things(const Project& project, const DrawnPiece& piece, std::vector<Finding>& out) {
+  std::vector<LineRef> tiny_lines, sliver_lines;
+  std::size_t tiny = 0, slivers = 0;
+  double least = 0;
+  for (std::size_t i = 0; i < piece.piece->lines.size(); ++i) {
+    const Line& line = piece.piece->lines[i];
+    if (line.role != Role::cut) continue;
+    bool any = false;
+    for (const auto& chain : piece.flat->lines[i].chains) {
+      if (!chain.closed) continue;
+      const double area = std::abs(signed_area_of(chain) * piece.to_mat.determinant());
+      if (area >= project.checks.tiny_mm2) continue;
+      least = tiny == 0 ? area : std::min(least, area);
+      ++tiny;
+      any = true;
+    }
+    const LineRef ref{piece.piece->id, line.id};
+    if (any) tiny_lines.push_back(ref);
+    if (piece.flat->segments > kMostSegments || project.checks.sliver_mm <= 0) continue;
+    // A part that the limit's opening makes vanish is a sliver; one that it only trims is not.
+    const auto& chains = piece.flat->lines[i].chains;
+    const double limit = project.checks.sliver_mm;
+    if (chains.size() == 1 && std::abs(signed_area_of(chains.front())) > limit * length_of(chains.front()) / 2) continue;
+    const Region whole = region_on_mat(piece, i);
+    for (const auto& part : parts_of(whole)) {
+      const Box box = bounds_of(part);
+      // Too broad for its outline to be one long strip.
+      if (area_of(part) > limit * perimeter_of(part) / 2 || box.empty()) continue;
+      if (!without_slivers(part, limit).empty()) continue;
+      ++slivers;
+      if (sliver_lines.empty() || !(sliver_lines.back() == ref)) sliver_lines.push_back(ref);
+    }
+  }
+  const std::string& name = piece.piece->name;
+  if (tiny > 0) {
+    Finding f{"tiny-bits",
+              Severity::warning,
+              name + ": " + count(tiny, "cut contour is", "cut contours are") + " smaller than " +
+                  rounded_text(project.checks.tiny_mm2, 1) + " mm² (the smallest " + rounded_text(least, 2) +
+                  " mm²) and hard to weed. Drop them, or make the piece larger.",
+              tiny_lines,
+              {}};
+    Fix fix{Fix::Kind::add_step, "Drop the tiny bits", "", 0, {{piece.piece->id, ""}}, {}};
+    fix.step.kind = "drop-small";
+    fix.step.values = {{"under", 0.0}, {"area-under", project.checks.tiny_mm2}, {"of", std::string("cut")}};
+    f.fixes.push_back(std::move(fix));
+    out.push_back(std::move(f));
+  }
+  if (slivers > 0) {
+    out.push_back({"slivers", Severity::warning,
+                   name + ": " + count(slivers, "part is", "parts are") + " nowhere wider than " +
+                       rounded_text(project.checks.sliver_mm, 2) + " mm and would tear. Join it to its neighbour, or drop it.",
+                   sliver_lines,
+                   {}});
+  }
+}
+
+/// Sharp points of the source that a rounded or bevelled outward offset blunts.
+void blunt_points(const DrawnPiece& piece, const Piece& raw, std::vector<Finding>& out) {
+  const auto found = std::find_if(raw.steps.begin(), raw.steps.end(), [](const Step& s) { return s.on; });
+  if (found == raw.steps.end() || found->kind != "offset") return;
+  const Reading take(*find_kind(step_kinds(), "offset"), found->values);
+  if (!take.is("side", "out") || take.is("corners", "mitre")) return;
+  const std::vector<Line> lines = raw.source.kind.empty() ? raw.lines : std::vector<Line>{};
+  std::size_t sharp = 0;
+  auto look = [&](const Path& path) {
+    for (const auto& contour : path.contours) {
+      if (!contour.closed) continue;
+      const auto chain = flatten(contour, 0.05);
+      const bool turned = signed_area_of(chain) < 0;
+      const auto& p = chain.points;
+      for (std::size_t i = 0; i + 1 < p.size(); ++i) {
+        const Vec a = p[i] - p[i == 0 ? p.size() - 2 : i - 1], b = p[i + 1] - p[i];
+        const double turn = std::atan2(cross(a, b), dot(a, b)) * 180 / 3.14159265358979 * (turned ? -1 : 1);
+        sharp += turn > 180 - kSharp;
+      }
+    }
+  };
+  for (const auto& line : lines) look(*line.path);
+  // A ready shape's own lines are not kept; a star says itself that it has points.
+  if (raw.source.kind == "star") sharp += static_cast<std::size_t>(Reading(*find_kind(shape_kinds(), "star"), raw.source.values).number("points"));
+  if (sharp == 0) return;
+  Finding f{"blunt-points",
+            Severity::info,
+            piece.piece->name + ": the outward offset blunts " + count(sharp, "sharp point", "sharp points") +
+                ". Mitred corners keep them; an inset of a larger shape does too.",
+            {{piece.piece->id, ""}},
+            {}};
+  Fix fix{Fix::Kind::change_step, "Mitre the corners", "", 0, {}, {}};
+  fix.step.id = found->id;
+  fix.step.values = {{"corners", std::string("mitre")}, {"limit", 10.0}};
+  f.fixes.push_back(std::move(fix));
+  out.push_back(std::move(f));
+}
+
+}  // namespace
+
+std::vector<Finding> check_shapes(const Project& project, const Drawing& drawing) {
+  std::vector<Finding> out;
+  for (const auto& piece : drawing.pieces) {
+    if (piece->piece->helper) continue;
+    troubles(*piece, out);
+    small_things(project, *piece, out);
+    if (const Piece* raw = find_piece(project, piece->piece->id)) blunt_points(*piece, *raw, out);
+  }
+  return out;
+}
+
+}  // namespace dotlane

@@ -1,0 +1,147 @@
+#include <algorithm>
+
+#include "core/geometry/dense.hpp"
+#include "core/geometry/grid.hpp"
+
+namespace dotlane {
+namespace {
+
+/// The points of a corner at `p` between edges with the unit normals `a` and `b`, `by` mm away. Turns away from the
+/// offset get the three points whose loop winds the other way and is swept out again.
+void add_corner(Ring& out, Vec p, Vec a, Vec b, double by, double shorter, const OffsetOptions& options) {
+  const double sine = cross(a, b), cosine = dot(a, b);
+  const double reach = std::sqrt(2 / std::max(1 + cosine, 1e-12));  // of a mitre, in distances
+  const Vec mitre = p + (a + b) * (by / std::max(1 + cosine, 1e-12));
+  const bool outer = sine * by >= 0;
+  // Nearly straight: one point serves, as long as it does not reach past the edges' ends.
+  if (cosine > 0.5 && std::abs(by) * (reach - 1) < options.chord &&
+      (outer || std::abs(by) * std::abs(sine) / (1 + cosine) < shorter)) {
+    out.push_back(mitre);
+    return;
+  }
+  const Vec from = p + a * by, to = p + b * by;
+  if (!outer) {
+    out.insert(out.end(), {from, p, to});
+  } else if (options.corners == Corners::mitre && reach <= options.mitre_limit) {
+    out.push_back(mitre);
+  } else if (options.corners == Corners::round) {
+    const double turn = std::atan2(std::abs(sine), cosine);
+    const double step = 2 * std::acos(std::max(0.0, 1 - options.chord / std::abs(by)));
+    const int n = std::max(1, static_cast<int>(std::ceil(turn / std::max(step, 1e-3))));
+    const double way = sine >= 0 ? turn / n : -turn / n;
+    out.push_back(from);
+    for (int i = 1; i < n; ++i) {
+      const double c = std::cos(way * i), s = std::sin(way * i);
+      out.push_back(p + Vec{a.x * c - a.y * s, a.x * s + a.y * c} * by);
+    }
+    out.push_back(to);
+  } else {
+    out.insert(out.end(), {from, to});
+  }
+}
+
+/// The ring moved sideways by `by`, loops and all.
+Ring raw_offset(const Ring& ring, double by, const OffsetOptions& options) {
+  const std::size_t n = ring.size();
+  std::vector<Vec> normals(n);
+  std::vector<double> lengths(n);
+  for (std::size_t i = 0; i < n; ++i) {
+    const Vec d = ring[(i + 1) % n] - ring[i];
+    lengths[i] = norm(d);
+    normals[i] = lengths[i] > 0 ? Vec{d.y / lengths[i], -d.x / lengths[i]} : normals[(i + n - 1) % n];
+  }
+  Ring out;
+  out.reserve(n * 2);
+  for (std::size_t i = 0; i < n; ++i) {
+    const std::size_t before = (i + n - 1) % n;
+    add_corner(out, ring[i], normals[before], normals[i], by, std::min(lengths[before], lengths[i]), options);
+  }
+  return out;
+}
+
+/// What the raw offset curves of one part enclose. Shrinking is growing what lies around: the curves are swept together
+/// with a frame, and the frame is dropped again.
+ClipperLib::Paths resolved(const ClipperLib::Paths& raw, bool grown) {
+  ClipperLib::Clipper clipper;
+  clipper.AddPaths(raw, ClipperLib::ptSubject, true);
+  ClipperLib::Paths out;
+  if (grown) {
+    clipper.Execute(ClipperLib::ctUnion, out, ClipperLib::pftPositive, ClipperLib::pftPositive);
+    return out;
+  }
+  const auto box = clipper.GetBounds();
+  const ClipperLib::Path frame{{box.left - 10, box.bottom + 10},
+                               {box.right + 10, box.bottom + 10},
+                               {box.right + 10, box.top - 10},
+                               {box.left - 10, box.top - 10}};
+  clipper.AddPath(frame, ClipperLib::ptSubject, true);
+  clipper.ReverseSolution(true);
+  clipper.Execute(ClipperLib::ctUnion, out, ClipperLib::pftNegative, ClipperLib::pftNegative);
+  if (!out.empty()) out.erase(out.begin());
+  return out;
+}
+
+/// Offsets one part on its own.
+ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions& options) {
+  auto thinner = [](const Region& from, double detail) {
+    Region out;
+    for (const auto& ring : from.rings) {
+      Ring points = ring.size() < 12 ? ring : thinned(ring, detail);
+      if (points.size() > 2) out.rings.push_back(std::move(points));
+    }
+    return out;
+  };
+  Region thin = thinner(part, options.chord / 4);
+  for (double detail = kDenseDetail; vertices_in(thin) > kDense && detail <= std::max(kDenseDetail, std::abs(by) / 100);
+       detail *= 2) {
+    thin = thinner(thin, detail);
+  }
+  // A thinned ring may cross itself by a hair.
+  if (vertices_in(thin) < vertices_in(part)) thin = region_of(thin.rings, FillRule::nonzero);
+  ClipperLib::Paths raw;
+  for (const auto& ring : thin.rings) raw.push_back(grid::to_grid(raw_offset(ring, by, options)));
+  return raw.empty() ? raw : resolved(raw, by > 0);
+}
+
+}  // namespace
+
+Region offset(const Region& region, double by, const OffsetOptions& options) {
+  if (by == 0 || region.empty()) return region;
+  std::vector<ClipperLib::Paths> moved;
+  for (const auto& part : parts_of(region)) {
+    auto rings = offset_part(part, by, options);
+    if (!rings.empty()) moved.push_back(std::move(rings));
+  }
+  if (by > 0) return grid::united(moved);
+  // Shrunk parts lie inside what they were and cannot meet.
+  Region out;
+  for (const auto& part : moved) {
+    for (const auto& ring : part) out.rings.push_back(grid::to_mm(ring));
+  }
+  return out;
+}
+
+Region band(const std::vector<Polyline>& chains, double by, double chord) {
+  std::vector<ClipperLib::Paths> bands;
+  if (!(by > 0)) return {};
+  for (const auto& chain : chains) {
+    if (chain.points.empty()) continue;
+    // Out along the chain and back again is a ring of no area; its ends are corners of half a turn.
+    Ring there = thinned(chain, chord / 4).points;
+    if (there.size() == 1) there.push_back(there.front() + Vec{chord / 4, 0});
+    const std::size_t n = there.size();
+    for (std::size_t i = n - 1; i-- > 1;) there.push_back(there[i]);
+    auto rings = resolved({grid::to_grid(raw_offset(there, by, {Corners::round, 4, chord}))}, true);
+    if (!rings.empty()) bands.push_back(std::move(rings));
+  }
+  return grid::united(bands);
+}
+
+Region without_slivers(const Region& region, double width) {
+  const OffsetOptions mitred{Corners::mitre, 20, kChord};
+  const Region core = offset(region, -width / 2, mitred);
+  // Grown a little too far and cut back to the region itself, so that corners and curves stay where they were.
+  return intersect(offset(core, width / 2 + 0.001, mitred), region);
+}
+
+}  // namespace dotlane

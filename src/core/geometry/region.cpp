@@ -1,0 +1,268 @@
+#include "core/geometry/region.hpp"
+
+#include <algorithm>
+
+#include "core/geometry/dense.hpp"
+#include "core/geometry/grid.hpp"
+#include "core/geometry/nesting.hpp"
+
+namespace dotlane {
+namespace {
+
+/// The rings grouped by outline, holes with the smallest outline around them.
+std::vector<std::vector<const Ring*>> grouped(const Region& region) {
+  struct Outline {
+    Box box;
+    double area = 0;
+  };
+  std::vector<std::vector<const Ring*>> out;
+  std::vector<Outline> outlines;
+  for (const auto& ring : region.rings) {
+    const double area = signed_area_of(ring);
+    if (area <= 0) continue;
+    out.push_back({&ring});
+    outlines.push_back({bounds_of(ring), area});
+  }
+  for (const auto& ring : region.rings) {
+    if (signed_area_of(ring) > 0) continue;
+    const Box box = bounds_of(ring);
+    std::vector<std::size_t> around;
+    for (std::size_t i = 0; i < outlines.size(); ++i) {
+      if (outlines[i].box.contains(box)) around.push_back(i);
+    }
+    if (around.size() > 1) {
+      // A vertex may lie on the outline, where either answer is right: most of several decide.
+      std::erase_if(around, [&](std::size_t i) {
+        int inside = 0, asked = 0;
+        const Polyline outline = as_chain(*out[i].front());
+        for (std::size_t k = 0; k < ring.size() && asked < 5; k += std::max<std::size_t>(1, ring.size() / 5), ++asked) {
+          inside += encloses(outline, lerp(ring[k], ring[(k + 1) % ring.size()], 0.5)) ? 1 : -1;
+        }
+        return inside < 0;
+      });
+    }
+    if (around.empty()) continue;
+    const std::size_t owner = *std::min_element(around.begin(), around.end(), [&](std::size_t i, std::size_t k) {
+      return outlines[i].area < outlines[k].area;
+    });
+    out[owner].push_back(&ring);
+  }
+  return out;
+}
+
+enum class Operation { difference, intersection };
+
+Region combine(const Region& a, const Region& b, Operation operation) {
+  const Box reach_a = bounds_of(a), reach_b = bounds_of(b);
+  if (!reach_a.overlaps(reach_b)) return operation == Operation::difference ? a : Region{};
+  // Only what lies near the other side is swept; parts far from it are whole in the answer or not in it at all.
+  Region subject, clip, out;
+  for (const auto& part : parts_of(a)) {
+    Region* to = bounds_of(part.rings.front()).overlaps(reach_b) ? &subject
+                 : operation == Operation::difference            ? &out
+                                                                 : nullptr;
+    if (to) to->rings.insert(to->rings.end(), part.rings.begin(), part.rings.end());
+  }
+  for (const auto& part : parts_of(b)) {
+    if (bounds_of(part.rings.front()).overlaps(reach_a))
+      clip.rings.insert(clip.rings.end(), part.rings.begin(), part.rings.end());
+  }
+  if (vertices_in(subject) + vertices_in(clip) > kDense) {
+    if (auto dense = operation == Operation::difference ? dense_difference(subject, clip)
+                                                        : dense_intersection(subject, clip)) {
+      for (auto& ring : dense->rings) out.rings.push_back(std::move(ring));
+      return out;
+    }
+  }
+  ClipperLib::Clipper clipper;
+  for (const auto& ring : subject.rings) clipper.AddPath(grid::to_grid(ring), ClipperLib::ptSubject, true);
+  for (const auto& ring : clip.rings) clipper.AddPath(grid::to_grid(ring), ClipperLib::ptClip, true);
+  ClipperLib::Paths rings;
+  clipper.Execute(operation == Operation::difference ? ClipperLib::ctDifference : ClipperLib::ctIntersection, rings,
+                  ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+  for (const auto& ring : rings) out.rings.push_back(grid::to_mm(ring));
+  return out;
+}
+
+}  // namespace
+
+Region region_of(const std::vector<Ring>& rings, FillRule rule) {
+  std::vector<ClipperLib::Paths> each;
+  for (const auto& ring : rings) {
+    if (ring.size() > 2) each.push_back({grid::to_grid(ring)});
+  }
+  const auto fill = rule == FillRule::evenodd ? ClipperLib::pftEvenOdd : ClipperLib::pftNonZero;
+  Region out;
+  for (const auto& group : grid::gathered(each)) {
+    ClipperLib::Paths together;
+    for (const std::size_t i : group) together.push_back(each[i].front());
+    if (auto nested = nested_rings(together, rule)) {
+      for (const auto& ring : *nested) out.rings.push_back(grid::to_mm(ring));
+      continue;
+    }
+    // Dense rings that cross themselves would take minutes as they are.
+    if (vertices_in(grid::to_region(together)) > 2 * kDense) {
+      for (auto& ring : together) ring = grid::to_grid(thinned(grid::to_mm(ring), kDenseDetail));
+    }
+    ClipperLib::Clipper clipper;
+    clipper.AddPaths(together, ClipperLib::ptSubject, true);
+    ClipperLib::Paths swept;
+    clipper.Execute(ClipperLib::ctUnion, swept, fill, fill);
+    for (const auto& ring : swept) out.rings.push_back(grid::to_mm(ring));
+  }
+  return out;
+}
+
+Region region_of(const Path& path, double chord) {
+  std::vector<Ring> rings;
+  for (const auto& contour : path.contours) {
+    if (!contour.closed) continue;
+    auto points = flatten(contour, chord).points;
+    if (points.size() > 1) points.pop_back();
+    rings.push_back(std::move(points));
+  }
+  return region_of(rings, path.fill_rule);
+}
+
+Region unite(const std::vector<Region>& regions) {
+  Region all;
+  for (const auto& region : regions) all.rings.insert(all.rings.end(), region.rings.begin(), region.rings.end());
+  if (vertices_in(all) > kDense * regions.size()) {  // few and dense: not worth halving
+    std::vector<Region> parts;
+    for (const auto& region : regions) {
+      for (auto& part : parts_of(region)) parts.push_back(std::move(part));
+    }
+    if (auto dense = dense_union(parts)) return *dense;
+  }
+  std::vector<ClipperLib::Paths> parts;
+  for (const auto& region : regions) {
+    for (auto& part : grid::parts(region)) parts.push_back(std::move(part));
+  }
+  return grid::united(parts);
+}
+
+Region subtract(const Region& from, const Region& what) { return combine(from, what, Operation::difference); }
+Region intersect(const Region& a, const Region& b) { return combine(a, b, Operation::intersection); }
+
+std::vector<Region> parts_of(const Region& region) {
+  std::vector<Region> out;
+  for (const auto& group : grouped(region)) {
+    auto& part = out.emplace_back();
+    for (const Ring* ring : group) part.rings.push_back(*ring);
+  }
+  return out;
+}
+
+std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& region, bool inside) {
+  if (region.empty()) return inside ? std::vector<Polyline>{} : chains;
+  ClipperLib::Paths area;
+  for (const auto& ring : region.rings) area.push_back(grid::to_grid(ring));
+  const Box reach = bounds_of(region);
+  std::vector<Polyline> out;
+  for (const auto& chain : chains) {
+    Box box;
+    for (const Vec p : chain.points) box.add(p);
+    if (!box.overlaps(reach)) {
+      if (!inside) out.push_back(chain);
+      continue;
+    }
+    ClipperLib::Clipper clipper;
+    clipper.AddPath(grid::to_grid(chain.points), ClipperLib::ptSubject, false);
+    clipper.AddPaths(area, ClipperLib::ptClip, true);
+    ClipperLib::PolyTree tree;
+    clipper.Execute(inside ? ClipperLib::ctIntersection : ClipperLib::ctDifference, tree, ClipperLib::pftNonZero,
+                    ClipperLib::pftNonZero);
+    ClipperLib::Paths found;
+    ClipperLib::OpenPathsFromPolyTree(tree, found);
+    std::vector<Polyline> runs;
+    for (const auto& path : found) runs.push_back({grid::to_mm(path), false});
+    // A closed chain was opened at its start for this: the two runs that meet there are one.
+    if (chain.closed && !runs.empty()) {
+      const Vec seam = grid::to_mm(grid::to_grid(chain.points.front()));
+      auto ends_at = [&](const Polyline& r) { return r.points.back() == seam; };
+      auto starts_at = [&](const Polyline& r) { return r.points.front() == seam; };
+      if (runs.size() == 1 && ends_at(runs[0]) && starts_at(runs[0])) {
+        runs[0].closed = true;
+      } else {
+        std::vector<std::size_t> at_seam;
+        for (std::size_t i = 0; i < runs.size(); ++i) {
+          if (ends_at(runs[i]) || starts_at(runs[i])) at_seam.push_back(i);
+        }
+        if (at_seam.size() == 2) {
+          Polyline &a = runs[at_seam[0]], &b = runs[at_seam[1]];
+          if (!ends_at(a)) std::reverse(a.points.begin(), a.points.end());
+          if (!starts_at(b)) std::reverse(b.points.begin(), b.points.end());
+          a.points.insert(a.points.end(), b.points.begin() + 1, b.points.end());
+          runs.erase(runs.begin() + static_cast<std::ptrdiff_t>(at_seam[1]));
+        }
+      }
+    }
+    for (auto& run : runs) out.push_back(std::move(run));
+  }
+  return out;
+}
+
+double signed_area_of(const Ring& ring) {
+  double twice = 0;
+  for (std::size_t i = 2; i < ring.size(); ++i) twice += cross(ring[i - 1] - ring[0], ring[i] - ring[0]);
+  return twice / 2;
+}
+
+double area_of(const Region& region) {
+  double area = 0;
+  for (const auto& ring : region.rings) area += signed_area_of(ring);
+  return area;
+}
+
+double perimeter_of(const Region& region) {
+  double length = 0;
+  for (const auto& ring : region.rings) length += length_of(as_chain(ring));
+  return length;
+}
+
+std::size_t holes_in(const Region& region) {
+  return static_cast<std::size_t>(
+      std::count_if(region.rings.begin(), region.rings.end(), [](const Ring& r) { return signed_area_of(r) < 0; }));
+}
+
+std::size_t vertices_in(const Region& region) {
+  std::size_t n = 0;
+  for (const auto& ring : region.rings) n += ring.size();
+  return n;
+}
+
+Box bounds_of(const Ring& ring) {
+  Box box;
+  for (const Vec p : ring) box.add(p);
+  return box;
+}
+
+Box bounds_of(const Region& region) {
+  Box box;
+  for (const auto& ring : region.rings) box.add(bounds_of(ring));
+  return box;
+}
+
+bool encloses(const Region& region, Vec p) {
+  bool inside = false;
+  for (const auto& ring : region.rings) inside = inside != encloses(as_chain(ring), p);
+  return inside;
+}
+
+Polyline as_chain(const Ring& ring) {
+  Polyline out{ring, true};
+  if (!ring.empty()) out.points.push_back(ring.front());
+  return out;
+}
+
+Region transformed(const Region& region, const Affine& map) {
+  Region out = region;
+  const bool turned_over = map.determinant() < 0;
+  for (auto& ring : out.rings) {
+    for (Vec& p : ring) p = map(p);
+    if (turned_over) std::reverse(ring.begin(), ring.end());
+  }
+  return out;
+}
+
+}  // namespace dotlane

@@ -1,0 +1,25 @@
+// Edits that put pieces in order beside each other: groups, alignment, even gaps.
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "core/project/drawing.hpp"
+
+namespace dotlane {
+
+/// Puts the pieces into a group of this name inside whatever groups they share; a name already taken there gets a number.
+[[nodiscard]] Project group_pieces(Project project, const std::vector<int>& pieces, const std::string& name);
+/// Takes the pieces out of their innermost group.
+[[nodiscard]] Project ungroup_pieces(Project project, const std::vector<int>& pieces);
+/// The pieces and all others in the same group: the outermost, or the one inside `within`.
+[[nodiscard]] std::vector<int> with_group(const Project& project, const std::vector<int>& pieces,
+                                          const std::string& within = {});
+
+enum class Align { left, centre, right, top, middle, bottom };
+/// Brings these edges or middles of the pieces to those of the bounds around them all; groups move as one.
+[[nodiscard]] Project align_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces, Align how);
+/// Makes the gaps between three or more pieces equal, across or down; the outermost stay.
+[[nodiscard]] Project distribute_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces,
+                                        bool across);
+}  // namespace dotlane

@@ -1,0 +1,441 @@
+#include "core/shape/evaluate.hpp"
+
+#include <algorithm>
+#include <map>
+#include <optional>
+#include <set>
+
+#include "core/geometry/measure.hpp"
+#include "core/shape/line_set.hpp"
+#include "core/shape/ready.hpp"
+#include "core/shape/steps.hpp"
+#include "core/shape/trace.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr std::size_t kAtOnce = 3000;  // nodes times steps that are worked out without asking for time
+
+FlatPiece flatten_piece(const Piece& piece, double tolerance) {
+  FlatPiece out;
+  out.lines.reserve(piece.lines.size());
+  for (const auto& line : piece.lines) {
+    auto& flat = out.lines.emplace_back();
+    for (const auto& contour : line.path->contours) {
+      flat.chains.push_back(flatten(contour, tolerance));
+      for (const Vec p : flat.chains.back().points) flat.bounds.add(p);
+      out.segments += flat.chains.back().points.size() - 1;
+    }
+    out.bounds.add(flat.bounds);
+  }
+  return out;
+}
+
+Box mapped_bounds(const FlatLine& line, const Affine& map) {
+  Box out;
+  if (line.bounds.empty()) return out;
+  if (map.b == 0 && map.c == 0) {
+    out.add(map({line.bounds.x0, line.bounds.y0}));
+    out.add(map({line.bounds.x1, line.bounds.y1}));
+  } else {
+    for (const auto& chain : line.chains) {
+      for (const Vec p : chain.points) out.add(map(p));
+    }
+  }
+  return out;
+}
+
+std::size_t nodes_in(const std::vector<Line>& lines) {
+  std::size_t n = 0;
+  for (const auto& line : lines) n += segment_count(*line.path);
+  return n;
+}
+
+Box mapped_box(const Box& box, const Affine& map) {
+  Box out;
+  if (box.empty()) return out;
+  for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x0, box.y1}, Vec{box.x1, box.y1}}) out.add(map(p));
+  return out;
+}
+
+/// Which pieces each piece works with, cycles left out: edges are taken in layer order, and one that would close a cycle
+/// is passed over.
+class Graph {
+ public:
+  explicit Graph(const Project& project) {
+    for (const auto& piece : project.pieces) known_.insert(piece->id);
+    for (const auto& piece : project.pieces) {
+      for (const auto& step : piece->steps) {
+        if (!step.on) continue;
+        for (const int input : inputs_of(step)) add(piece->id, input);
+      }
+    }
+    std::vector<int> above;
+    for (const auto& piece : project.pieces) {
+      const bool trims = std::any_of(piece->steps.begin(), piece->steps.end(), [](const Step& s) {
+        return s.on && s.kind == "trim-under" && inputs_of(s).empty();
+      });
+      if (trims) {
+        for (const int upper : above) {
+          if (add(piece->id, upper)) above_[piece->id].push_back(upper);
+        }
+      }
+      if (!piece->helper) above.push_back(piece->id);
+    }
+  }
+  [[nodiscard]] bool has(int piece, int input) const {
+    const auto found = edges_.find(piece);
+    return found != edges_.end() && found->second.contains(input);
+  }
+  [[nodiscard]] std::vector<int> above(int piece) const {
+    const auto found = above_.find(piece);
+    return found == above_.end() ? std::vector<int>{} : found->second;
+  }
+
+ private:
+  bool reaches(int from, int to) const {
+    if (from == to) return true;
+    const auto found = edges_.find(from);
+    return found != edges_.end() &&
+           std::any_of(found->second.begin(), found->second.end(), [&](int next) { return reaches(next, to); });
+  }
+  bool add(int piece, int input) {
+    if (!known_.contains(input) || reaches(input, piece)) return false;
+    edges_[piece].insert(input);
+    return true;
+  }
+  std::set<int> known_;
+  std::map<int, std::set<int>> edges_;
+  std::map<int, std::vector<int>> above_;
+};
+
+struct Input {
+  int piece = 0;
+  std::shared_ptr<const Shaped> shaped;
+  Affine map;  // its frame to the frame of the piece that uses it
+  friend bool operator==(const Input&, const Input&) = default;
+};
+
+}  // namespace
+
+struct DrawingCache::After {
+  Step step;
+  std::vector<Input> inputs;
+  Box sheet;
+  std::vector<Line> lines;
+  StepOutcome outcome;
+};
+
+struct DrawingCache::Recipe {
+  Source source;
+  std::vector<Line> own;
+  Affine shape;
+  std::vector<Line> start;  // the source's lines in the frame
+  StepOutcome first;
+  std::vector<After> after;
+  std::shared_ptr<const Shaped> shaped;
+  // As last drawn.
+  std::shared_ptr<const Piece> piece;
+  std::vector<Tool> tools;
+  std::shared_ptr<const DrawnPiece> drawn;
+};
+
+class Evaluation {
+ public:
+  Evaluation(const Project& project, DrawingCache& cache, Effort effort)
+      : project_(project), cache_(cache), effort_(effort), graph_(project) {}
+
+  Drawing run() {
+    Drawing out;
+    out.pieces.reserve(project_.pieces.size());
+    for (const auto& piece : project_.pieces)
+      out.pieces.push_back(piece->plain() && !piece->helper ? plain(piece) : cooked(piece));
+    std::set<int> ids;
+    for (const auto& piece : project_.pieces) ids.insert(piece->id);
+    const std::lock_guard lock(cache_.mutex_);
+    std::erase_if(cache_.recipes_, [&](const auto& entry) { return !ids.contains(entry.first); });
+    return out;
+  }
+
+ private:
+  std::shared_ptr<const FlatPiece> flat_of(const Piece& piece, const Affine& to_mat) {
+    // The tolerance steps by powers of two, so that resizing seldom flattens anew.
+    const double stretch = std::max(to_mat.max_stretch(), 1e-9);
+    const double tolerance = kFlatness / std::exp2(std::ceil(std::log2(stretch)));
+    std::vector<std::shared_ptr<const Path>> paths;
+    paths.reserve(piece.lines.size());
+    for (const auto& line : piece.lines) paths.push_back(line.path.handle());
+    {
+      const std::lock_guard lock(cache_.mutex_);
+      const auto made = cache_.flat_.find(piece.id);
+      if (made != cache_.flat_.end() && made->second.tolerance == tolerance && made->second.paths == paths)
+        return made->second.flat;
+    }
+    auto flat = std::make_shared<const FlatPiece>(flatten_piece(piece, tolerance));
+    const std::lock_guard lock(cache_.mutex_);
+    cache_.flat_[piece.id] = {std::move(paths), tolerance, flat};
+    return flat;
+  }
+
+  std::shared_ptr<DrawnPiece> drawn_of(const Shared<Piece>& piece) {
+    auto drawn = std::make_shared<DrawnPiece>();
+    drawn->piece = piece;
+    drawn->to_mat = piece->placement;
+    drawn->flat = flat_of(*piece, piece->placement);
+    for (const auto& line : drawn->flat->lines) {
+      drawn->line_bounds.push_back(mapped_bounds(line, drawn->to_mat));
+      drawn->bounds.add(drawn->line_bounds.back());
+    }
+    return drawn;
+  }
+
+  std::shared_ptr<const DrawnPiece> plain(const Shared<Piece>& piece) {
+    {
+      const std::lock_guard lock(cache_.mutex_);
+      const auto known = cache_.drawn_.find(piece.handle().get());
+      if (known != cache_.drawn_.end() && known->second.piece.lock() == piece.handle()) return known->second.drawn;
+    }
+    auto drawn = drawn_of(piece);
+    const std::lock_guard lock(cache_.mutex_);
+    if (cache_.drawn_.size() > 256) {
+      std::erase_if(cache_.drawn_, [](const auto& entry) { return entry.second.piece.expired(); });
+      if (cache_.drawn_.size() > 256) cache_.drawn_.clear();
+    }
+    cache_.drawn_[piece.handle().get()] = {piece.handle(), drawn};
+    return drawn;
+  }
+
+  /// The recipe's result with what was said about its lines, placed.
+  std::shared_ptr<const DrawnPiece> cooked(const Shared<Piece>& piece) {
+    const auto recipe = recipe_of(*piece);
+    const bool stale = stale_.contains(piece->id);
+    if (!stale && recipe->drawn && recipe->piece == piece.handle() && recipe->tools == project_.tools) return recipe->drawn;
+    Piece resolved = *piece;
+    resolved.lines = recipe->shaped->lines;
+    resolved.placement = frame_of(piece->placement).to_mat;
+    for (auto& line : resolved.lines) {
+      if (const auto said = piece->dress.find(line.id); said != piece->dress.end()) {
+        line.role = said->second.role;
+        line.role_guessed = said->second.role_guessed;
+        line.tool = said->second.tool;
+        line.repeats = said->second.repeats;
+      }
+      if (piece->helper) line.role = Role::guide;
+      if (!runs(line.role)) line.tool.clear();
+      if (runs(line.role) && line.tool.empty()) {
+        for (const auto& tool : project_.tools) {
+          if (!serves(tool, line.role)) continue;
+          line.tool = tool.id;
+          break;
+        }
+      }
+    }
+    auto drawn = drawn_of(Shared<Piece>(std::move(resolved)));
+    drawn->outcomes = recipe->shaped->outcomes;
+    drawn->stale = stale;
+    if (!stale) {
+      auto kept = std::make_shared<DrawingCache::Recipe>(*recipe);
+      kept->piece = piece.handle();
+      kept->tools = project_.tools;
+      kept->drawn = drawn;
+      const std::lock_guard lock(cache_.mutex_);
+      cache_.recipes_[piece->id] = kept;
+    }
+    return drawn;
+  }
+
+  std::shared_ptr<const DrawingCache::Recipe> recipe_of(const Piece& piece) {
+    if (const auto known = done_.find(piece.id); known != done_.end()) return known->second;
+    std::shared_ptr<const DrawingCache::Recipe> before;
+    {
+      const std::lock_guard lock(cache_.mutex_);
+      if (const auto found = cache_.recipes_.find(piece.id); found != cache_.recipes_.end()) before = found->second;
+    }
+    const Frame frame = frame_of(piece.placement);
+    auto recipe = std::make_shared<DrawingCache::Recipe>();
+    recipe->source = piece.source;
+    recipe->own = piece.lines;
+    recipe->shape = frame.shape;
+    const bool same_start = before && before->source == recipe->source && before->own == recipe->own && before->shape == recipe->shape;
+    if (same_start) {
+      recipe->start = before->start;
+      recipe->first = before->first;
+    } else {
+      if (effort_ == Effort::at_once && piece.source.kind == "picture") return leave(piece, before);
+      recipe->start = start_lines(piece, frame.shape, recipe->first.trouble);
+      measure(recipe->start, recipe->first);
+    }
+    const std::vector<Line>* lines = &recipe->start;
+    bool same = same_start;
+    std::size_t steps_on = 0;
+    for (const auto& step : piece.steps) steps_on += step.on;
+    recipe->after.reserve(steps_on);
+    for (const auto& step : piece.steps) {
+      if (!step.on) continue;
+      DrawingCache::After after;
+      after.step = step;
+      after.inputs = inputs_for(piece, step, frame);
+      if (step.kind == "scale") after.sheet = sheet_for(piece, frame);
+      const std::size_t at = recipe->after.size();
+      same = same && before && at < before->after.size() && before->after[at].step == after.step &&
+             before->after[at].inputs == after.inputs && before->after[at].sheet == after.sheet;
+      if (same) {
+        recipe->after.push_back(before->after[at]);
+      } else {
+        if (effort_ == Effort::at_once) {
+          std::size_t nodes = nodes_in(*lines);
+          for (const auto& input : after.inputs) nodes += nodes_in(input.shaped->lines);
+          spent_ += nodes;
+          if (spent_ > kAtOnce) return leave(piece, before);
+        }
+        after.lines = carried_out(piece, after, *lines);
+        recipe->after.push_back(std::move(after));
+      }
+      lines = &recipe->after.back().lines;
+    }
+    if (same && before->after.size() == recipe->after.size() && before->shaped) {
+      recipe->shaped = before->shaped;
+      recipe->piece = before->piece;
+      recipe->tools = before->tools;
+      recipe->drawn = before->drawn;
+    } else {
+      std::vector<StepOutcome> outcomes{recipe->first};
+      for (const auto& after : recipe->after) outcomes.push_back(after.outcome);
+      recipe->shaped = std::make_shared<const Shaped>(*lines, std::move(outcomes));
+    }
+    done_[piece.id] = recipe;
+    const std::lock_guard lock(cache_.mutex_);
+    cache_.recipes_[piece.id] = recipe;
+    return recipe;
+  }
+
+  /// What there was last, or the bare source, until there is time.
+  std::shared_ptr<const DrawingCache::Recipe> leave(const Piece& piece, std::shared_ptr<const DrawingCache::Recipe> before) {
+    stale_.insert(piece.id);
+    if (!before) {
+      auto bare = std::make_shared<DrawingCache::Recipe>();
+      std::string trouble;
+      std::vector<Line> lines;
+      if (piece.source.kind != "picture") lines = start_lines(piece, frame_of(piece.placement).shape, trouble);
+      bare->shaped = std::make_shared<const Shaped>(std::move(lines), std::vector<StepOutcome>{});
+      before = bare;
+    }
+    done_[piece.id] = before;
+    return before;
+  }
+
+  static std::vector<Line> start_lines(const Piece& piece, const Affine& shape, std::string& trouble) {
+    std::vector<Line> lines = piece.source.kind.empty() ? piece.lines
+                              : piece.source.kind == "picture"
+                                  ? traced_lines(*piece.source.picture, piece.source.values, trouble)
+                                  : ready_shape(piece.source.kind, piece.source.values, trouble);
+    return shape == Affine{} ? lines : mapped(std::move(lines), shape);
+  }
+
+  std::vector<Input> inputs_for(const Piece& piece, const Step& step, const Frame& frame) {
+    auto ids = inputs_of(step);
+    if (ids.empty() && step.kind == "trim-under") ids = graph_.above(piece.id);
+    std::vector<Input> out;
+    for (const int id : ids) {
+      const Piece* other = find_piece(project_, id);
+      if (!other || !graph_.has(piece.id, id)) continue;
+      const auto recipe = recipe_of(*other);
+      if (stale_.contains(id)) stale_.insert(piece.id);
+      out.push_back({id, recipe->shaped, frame.to_mat.inverse() * frame_of(other->placement).to_mat});
+    }
+    return out;
+  }
+
+  Box sheet_for(const Piece& piece, const Frame& frame) const {
+    const Sheet* sheet = sheet_of(project_, piece.stock);
+    if (!sheet) return {};
+    const Box usable = project_.machine.usable_area();
+    const Box both{std::max(usable.x0, sheet->area.x0), std::max(usable.y0, sheet->area.y0),
+                   std::min(usable.x1, sheet->area.x1), std::min(usable.y1, sheet->area.y1)};
+    return mapped_box(both, frame.to_mat.inverse());
+  }
+
+  std::vector<Line> carried_out(const Piece& piece, DrawingCache::After& after, const std::vector<Line>& lines) {
+    std::map<int, Region> regions;
+    StepInputs inputs;
+    inputs.above = graph_.above(piece.id);
+    inputs.sheet = after.sheet;
+    auto find = [&](int id) -> const Input* {
+      const auto found = std::find_if(after.inputs.begin(), after.inputs.end(), [&](const Input& i) { return i.piece == id; });
+      return found == after.inputs.end() ? nullptr : &*found;
+    };
+    inputs.covers = [&](int id) -> const Region& {
+      if (const auto known = regions.find(id); known != regions.end()) return known->second;
+      const Input* input = find(id);
+      return regions[id] = input ? transformed(input->shaped->material(), input->map) : Region{};
+    };
+    inputs.bounds = [&](int id) {
+      const Input* input = find(id);
+      return input ? mapped_box(bounds_of(input->shaped->lines), input->map) : Box{};
+    };
+    for (const int id : inputs_of(after.step)) {
+      if (find(id)) continue;
+      const bool gone = find_piece(project_, id) == nullptr;
+      after.outcome.trouble = gone ? "A piece it works with is gone." : "A piece it works with depends on this one.";
+    }
+    const std::string trouble = after.outcome.trouble;
+    auto out = apply(after.step, lines, inputs, after.outcome);
+    if (!trouble.empty()) after.outcome.trouble = trouble;
+    return out;
+  }
+
+  const Project& project_;
+  DrawingCache& cache_;
+  Effort effort_;
+  Graph graph_;
+  std::size_t spent_ = 0;
+  std::map<int, std::shared_ptr<const DrawingCache::Recipe>> done_;
+  std::set<int> stale_;
+};
+
+const Region& Shaped::material() const {
+  std::call_once(once_, [this] { material_ = material_of(lines); });
+  return material_;
+}
+
+Frame frame_of(const Affine& m) {
+  const double n = std::hypot(m.a, m.b);
+  // An upright placement is taken as it is, so that unturned pieces keep their very digits.
+  if (n <= 0 || (m.b == 0 && m.a > 0)) return {{m.a, m.b, m.c, m.d, 0, 0}, Affine::move(m.e, m.f)};
+  const double c = m.a / n, s = m.b / n;
+  return {{n, 0, c * m.c + s * m.d, c * m.d - s * m.c, 0, 0}, {c, s, -s, c, m.e, m.f}};
+}
+
+Drawing evaluate(const Project& project, DrawingCache& cache, Effort effort) {
+  return Evaluation(project, cache, effort).run();
+}
+
+std::vector<int> depends_on(const Project& project, int id) {
+  std::set<int> seen;
+  std::vector<int> todo{id};
+  while (!todo.empty()) {
+    const Piece* piece = find_piece(project, todo.back());
+    todo.pop_back();
+    if (!piece) continue;
+    for (const auto& step : piece->steps) {
+      for (const int input : inputs_of(step)) {
+        if (seen.insert(input).second) todo.push_back(input);
+      }
+    }
+  }
+  return {seen.begin(), seen.end()};
+}
+
+std::vector<int> users_of(const Project& project, int id) {
+  std::vector<int> out;
+  for (const auto& piece : project.pieces) {
+    const bool uses = std::any_of(piece->steps.begin(), piece->steps.end(), [&](const Step& step) {
+      const auto inputs = inputs_of(step);
+      return std::find(inputs.begin(), inputs.end(), id) != inputs.end();
+    });
+    if (uses) out.push_back(piece->id);
+  }
+  return out;
+}
+
+}  // namespace dotlane

@@ -1,0 +1,75 @@
+// From Project to Drawing: every recipe carried out, every line resolved on the mat.
+#pragma once
+
+#include <mutex>
+#include <unordered_map>
+#include <vector>
+
+#include "core/geometry/region.hpp"
+#include "core/project/drawing.hpp"
+
+namespace dotlane {
+
+/// Curves are flattened within this many mm on the mat.
+inline constexpr double kFlatness = 0.01;
+
+/// Where steps work: lines in the piece's own upright frame, sized but not turned, so that a length is a length and
+/// moving or turning the piece changes nothing. `shape` takes the source's coordinates there, `to_mat` goes on.
+struct Frame {
+  Affine shape, to_mat;
+};
+[[nodiscard]] Frame frame_of(const Affine& placement);
+
+/// A recipe carried out: its lines in the frame and what each step did.
+class Shaped {
+ public:
+  Shaped(std::vector<Line> made, std::vector<StepOutcome> did) : lines(std::move(made)), outcomes(std::move(did)) {}
+  const std::vector<Line> lines;
+  const std::vector<StepOutcome> outcomes;
+  /// See material_of(); worked out when first asked for.
+  [[nodiscard]] const Region& material() const;
+
+ private:
+  mutable std::once_flag once_;
+  mutable Region material_;
+};
+
+/// Remembers what pieces came to, step by step, so that an edit recomputes only what it touched. Safe to share among
+/// threads.
+class DrawingCache {
+ public:
+  struct After;  // lines after one step, with what it depended on
+
+ private:
+  friend class Evaluation;
+  struct Recipe;
+  struct Entry {
+    std::weak_ptr<const Piece> piece;
+    std::shared_ptr<const DrawnPiece> drawn;
+  };
+  struct FlatEntry {
+    std::vector<std::shared_ptr<const Path>> paths;  // the key: the very paths it was made of
+    double tolerance = 0;
+    std::shared_ptr<const FlatPiece> flat;
+  };
+  std::mutex mutex_;
+  std::unordered_map<const Piece*, Entry> drawn_;               // plain pieces
+  std::unordered_map<int, FlatEntry> flat_;                     // by piece id
+  std::unordered_map<int, std::shared_ptr<const Recipe>> recipes_;  // by piece id
+};
+
+enum class Effort {
+  whole,    ///< everything is worked out
+  at_once,  ///< what would take long is left as it last was and marked stale
+};
+
+/// Resolves the whole project. With Effort::whole the result depends on the project alone; the cache only saves time.
+[[nodiscard]] Drawing evaluate(const Project& project, DrawingCache& cache, Effort effort = Effort::whole);
+
+/// The ids of the pieces that this one's recipe works with, directly or through others; its own among them means that it
+/// would depend on itself.
+[[nodiscard]] std::vector<int> depends_on(const Project& project, int piece);
+/// The pieces whose recipes work with this one directly.
+[[nodiscard]] std::vector<int> users_of(const Project& project, int piece);
+
+}  // namespace dotlane

@@ -1,0 +1,69 @@
+// What the steps share: choosing lines, giving them regions, naming what they make.
+#pragma once
+
+#include <optional>
+
+#include "core/geometry/refit.hpp"
+#include "core/shape/steps.hpp"
+
+namespace dotlane {
+
+[[nodiscard]] bool has_closed(const Line& line);
+[[nodiscard]] std::vector<Polyline> open_chains(const Line& line, double chord = kChord);
+
+/// Whether a step that names lines with `of` means this one; `standard` answers where it names none.
+[[nodiscard]] bool named(const std::string& of, const Line& line, bool standard);
+
+/// The indices of the closed shapes meant: those named, else the cut ones, else all closed ones.
+[[nodiscard]] std::vector<std::size_t> shapes_meant(const std::string& of, const std::vector<Line>& lines);
+/// The indices of the lines meant: those named, else every line.
+[[nodiscard]] std::vector<std::size_t> lines_meant(const std::string& of, const std::vector<Line>& lines);
+
+/// A copy of the line with this region as its outline, curves put back.
+[[nodiscard]] Line with_region(const Line& like, const Region& region);
+/// The same with open chains besides.
+[[nodiscard]] Line with_region(const Line& like, const Region& region, const std::vector<Polyline>& open);
+
+/// "outline~3", or "outline~3.2" for the second of several.
+[[nodiscard]] std::string made_id(const std::string& origin, int step, int number = 0);
+
+[[nodiscard]] Box bounds_of(const std::vector<Line>& lines);
+[[nodiscard]] std::vector<Line> mapped(std::vector<Line> lines, const Affine& map);
+
+/// One function for each kind of step; see kinds.hpp for what they take.
+struct StepCall {
+  const Step& step;
+  const Reading& take;
+  const StepInputs& inputs;
+  StepOutcome& outcome;
+};
+using StepFunction = std::vector<Line> (*)(std::vector<Line>, const StepCall&);
+
+// Outlines: steps_outline.cpp.
+std::vector<Line> step_offset(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_thicken(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_round_corners(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call);
+// Combinations: steps_combine.cpp.
+std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_cut_away(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_overlap(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_divide(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_trim_under(std::vector<Line> lines, const StepCall& call);
+// Cleaning up: steps_clean.cpp.
+std::vector<Line> step_simplify(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_smooth(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_drop_small(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_drop_contours(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_leave_out(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_fill_holes(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call);
+// Placing: steps_place.cpp.
+std::vector<Line> step_mirror(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_rotate(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_skew(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_repeat(std::vector<Line> lines, const StepCall& call);
+
+}  // namespace dotlane

@@ -1,0 +1,358 @@
+#include "core/shape/recipe_edit.hpp"
+
+#include <algorithm>
+#include <filesystem>
+
+#include "core/geometry/measure.hpp"
+#include "core/project/edit.hpp"
+#include "core/project/kinds.hpp"
+#include "core/shape/ready.hpp"
+#include "core/shape/trace.hpp"
+
+namespace dotlane {
+namespace {
+
+template <class Change>
+Project edit_piece(Project project, int id, Change&& change) {
+  for (auto& piece : project.pieces) {
+    if (piece->id == id) piece.edit(change);
+  }
+  return project;
+}
+
+Result<void> accept_all(const KindSpec& spec, const Values& values) {
+  for (const auto& [key, value] : values) {
+    const ValueSpec* v = spec.find(key);
+    if (!v) return fail(ErrorKind::bad_request, "\"" + spec.kind + "\" takes no \"" + key + "\"");
+    if (auto ok = accepts(*v, value); !ok) return ok;
+  }
+  return {};
+}
+
+/// Tools for made lines nobody has spoken of yet; pens are added to the rack where there is none of the colour.
+void dress_new(Project& project, Piece& piece, const std::vector<Line>& made) {
+  for (const auto& line : made) {
+    if (piece.dress.contains(line.id)) continue;
+    piece.dress[line.id] = {line.role, false, choose_tool(project, line.role, line.color, piece.stock), 0};
+  }
+}
+
+std::vector<Line> made_by(const Source& source) {
+  std::string trouble;
+  return source.kind == "picture" ? traced_lines(*source.picture, source.values, trouble)
+                                  : ready_shape(source.kind, source.values, trouble);
+}
+
+Project put_on_top(Project project, Piece piece, int* id) {
+  piece.id = 1;
+  for (const auto& p : project.pieces) piece.id = std::max(piece.id, p->id + 1);
+  if (id) *id = piece.id;
+  piece.stock = project.sheets.empty() ? "cover-65" : project.sheets.front().stock;
+  if (!find_stock(project, piece.stock)) piece.stock = project.stocks.empty() ? "" : project.stocks.front().id;
+  const auto lines = made_by(piece.source);
+  Box box;
+  for (const auto& line : lines) box.add(bounds_of(*line.path));
+  if (!box.empty()) {
+    const Vec by = project.machine.usable_area().centre() - box.centre();
+    piece.placement = Affine::move(by.x, by.y);
+  }
+  dress_new(project, piece, lines);
+  project.pieces.insert(project.pieces.begin(), Shared<Piece>(std::move(piece)));
+  match_sheets(project);
+  return project;
+}
+
+int fresh_step_id(const Piece& piece) {
+  int id = 1;
+  for (const auto& step : piece.steps) id = std::max(id, step.id + 1);
+  return id;
+}
+
+/// The project, unless the piece depends on itself in it.
+Result<Project> unless_circular(Project project, int id) {
+  const auto all = depends_on(project, id);
+  if (std::find(all.begin(), all.end(), id) == all.end()) return project;
+  const Piece* piece = find_piece(project, id);
+  std::string others;
+  for (const int other : all) {
+    const auto theirs = depends_on(project, other);
+    if (other == id || std::find(theirs.begin(), theirs.end(), id) == theirs.end()) continue;
+    const Piece* p = find_piece(project, other);
+    if (p) others += (others.empty() ? "" : " and ") + p->name;
+  }
+  const std::string name = piece ? piece->name : "The piece";
+  return fail(ErrorKind::bad_request,
+              others.empty() ? name + " cannot be shaped by itself; choose another piece."
+                             : name + " already shapes " + others + ", so it cannot be shaped by it in turn; freeze one of them first.");
+}
+
+}  // namespace
+
+Result<Project> add_shape(Project project, const std::string& kind, const Values& values, int* id) {
+  const KindSpec* spec = find_kind(shape_kinds(), kind);
+  if (!spec || kind == "picture") return fail(ErrorKind::bad_request, "there is no ready shape \"" + kind + "\"");
+  if (auto ok = accept_all(*spec, values); !ok) return tl::unexpected<Error>(ok.error());
+  Piece piece;
+  piece.name = spec->label;
+  piece.source.kind = kind;
+  piece.source.values = values;
+  return put_on_top(std::move(project), std::move(piece), id);
+}
+
+Project add_picture(Project project, Picture picture, const std::string& file, const Values& values, int* id) {
+  Piece piece;
+  const std::filesystem::path path(file);
+  piece.name = path.stem().string();
+  std::replace(piece.name.begin(), piece.name.end(), '-', ' ');
+  piece.source.kind = "picture";
+  piece.source.values = values;
+  piece.source.file = path.filename().string();
+  piece.source.picture = std::move(picture);
+  return put_on_top(std::move(project), std::move(piece), id);
+}
+
+Result<Project> set_source_value(Project project, int id, const std::string& key, const Value& value) {
+  const Piece* piece = find_piece(project, id);
+  const KindSpec* spec = piece ? find_kind(shape_kinds(), piece->source.kind) : nullptr;
+  if (!spec) return project;
+  if (auto ok = accept_all(*spec, {{key, value}}); !ok) return tl::unexpected<Error>(ok.error());
+  Piece next = *piece;
+  next.source.values[key] = value;
+  if (next.source.kind != "picture") dress_new(project, next, made_by(next.source));
+  return edit_piece(std::move(project), id, [&](Piece& p) { p = next; });
+}
+
+Result<Project> add_step(Project project, int id, Step step, int* step_id) {
+  const KindSpec* spec = find_kind(step_kinds(), step.kind);
+  if (!spec) return fail(ErrorKind::bad_request, "there is no step \"" + step.kind + "\"");
+  if (auto ok = accept_all(*spec, step.values); !ok) return tl::unexpected<Error>(ok.error());
+  project = edit_piece(std::move(project), id, [&](Piece& p) {
+    step.id = fresh_step_id(p);
+    if (step_id) *step_id = step.id;
+    p.steps.push_back(step);
+  });
+  return unless_circular(std::move(project), id);
+}
+
+Result<Project> set_step_value(Project project, int id, int step, const std::string& key, const Value& value) {
+  const Piece* piece = find_piece(project, id);
+  if (!piece) return project;
+  for (const auto& s : piece->steps) {
+    const KindSpec* spec = s.id == step ? find_kind(step_kinds(), s.kind) : nullptr;
+    if (!spec) continue;
+    if (auto ok = accept_all(*spec, {{key, value}}); !ok) return tl::unexpected<Error>(ok.error());
+  }
+  project = edit_piece(std::move(project), id, [&](Piece& p) {
+    for (auto& s : p.steps) {
+      if (s.id == step) s.values[key] = value;
+    }
+  });
+  return unless_circular(std::move(project), id);
+}
+
+Project switch_step(Project project, int piece, int step, bool on) {
+  return edit_piece(std::move(project), piece, [&](Piece& p) {
+    for (auto& s : p.steps) {
+      if (s.id == step) s.on = on;
+    }
+  });
+}
+
+Project shift_step(Project project, int piece, int step, int by) {
+  return edit_piece(std::move(project), piece, [&](Piece& p) {
+    const auto at = std::find_if(p.steps.begin(), p.steps.end(), [&](const Step& s) { return s.id == step; });
+    if (at == p.steps.end()) return;
+    const auto from = at - p.steps.begin();
+    const auto to = std::clamp<std::ptrdiff_t>(from + by, 0, static_cast<std::ptrdiff_t>(p.steps.size()) - 1);
+    Step moved = *at;
+    p.steps.erase(at);
+    p.steps.insert(p.steps.begin() + to, std::move(moved));
+  });
+}
+
+Project remove_step(Project project, int piece, int step) {
+  return edit_piece(std::move(project), piece,
+                    [&](Piece& p) { std::erase_if(p.steps, [&](const Step& s) { return s.id == step; }); });
+}
+
+Project pick_contour(Project project, const Drawing& drawing, int id, Vec at, bool keep) {
+  const DrawnPiece* drawn = find_drawn(drawing, id);
+  if (!drawn || drawn->piece->lines.empty()) return project;
+  const std::string mode = keep ? "keep" : "drop";
+  return edit_piece(std::move(project), id, [&](Piece& p) {
+    const bool go_on = !p.steps.empty() && p.steps.back().kind == "drop-contours" && p.steps.back().on &&
+                       Reading(*find_kind(step_kinds(), "drop-contours"), p.steps.back().values).text("mode") == mode && !keep;
+    // Places are fractions of the bounds before the step.
+    Box box;
+    if (go_on && drawn->outcomes.size() > 1) {
+      box = drawn->outcomes[drawn->outcomes.size() - 2].bounds;
+    } else {
+      for (const auto& line : drawn->piece->lines) box.add(bounds_of(*line.path));
+    }
+    const Vec local = drawn->to_mat.inverse()(at);
+    if (box.width() <= 0 || box.height() <= 0) return;
+    if (!go_on) {
+      Step step;
+      step.id = fresh_step_id(p);
+      step.kind = "drop-contours";
+      step.values["mode"] = mode;
+      step.values["at"] = std::vector<double>{};
+      p.steps.push_back(std::move(step));
+    }
+    auto& spots = std::get<std::vector<double>>(p.steps.back().values["at"]);
+    spots.push_back((local.x - box.x0) / box.width());
+    spots.push_back((local.y - box.y0) / box.height());
+  });
+}
+
+Project freeze(Project project, const Drawing& drawing, int id) {
+  const DrawnPiece* drawn = find_drawn(drawing, id);
+  if (!drawn || drawn->stale) return project;
+  return edit_piece(std::move(project), id, [&](Piece& p) {
+    if (p.plain()) return;
+    const bool helper = p.helper;
+    auto lines = drawn->piece->lines;
+    if (helper) {  // shown as guides only while it helps
+      for (auto& line : lines) {
+        if (const auto said = p.dress.find(line.id); said != p.dress.end()) line.role = said->second.role;
+      }
+    }
+    p.lines = std::move(lines);
+    p.placement = drawn->to_mat;
+    p.steps.clear();
+    p.dress.clear();
+    Source source;
+    source.file = p.source.file;
+    source.unit_source = p.source.unit_source;
+    source.per_inch = p.source.per_inch;
+    p.source = std::move(source);
+  });
+}
+
+Project remove_with_users(Project project, const Drawing& drawing, const std::vector<int>& pieces, bool freeze_users) {
+  if (freeze_users) {
+    for (const int id : pieces) {
+      for (const int user : users_of(project, id)) {
+        if (std::find(pieces.begin(), pieces.end(), user) == pieces.end()) project = freeze(std::move(project), drawing, user);
+      }
+    }
+  }
+  return remove_pieces(std::move(project), pieces);
+}
+
+Project trim_under(Project project, const std::vector<int>& pieces, double tuck_mm) {
+  for (std::size_t i = 1; i < project.pieces.size(); ++i) {  // nothing hides the uppermost
+    const int id = project.pieces[i]->id;
+    if (project.pieces[i]->helper) continue;
+    if (!pieces.empty() && std::find(pieces.begin(), pieces.end(), id) == pieces.end()) continue;
+    project = edit_piece(std::move(project), id, [&](Piece& p) {
+      auto step = std::find_if(p.steps.begin(), p.steps.end(), [](const Step& s) { return s.kind == "trim-under"; });
+      if (step == p.steps.end()) {
+        Step fresh;
+        fresh.id = fresh_step_id(p);
+        fresh.kind = "trim-under";
+        step = p.steps.insert(p.steps.end(), fresh);
+      }
+      step->on = true;
+      step->values["tuck"] = tuck_mm;
+    });
+  }
+  return project;
+}
+
+Project untrim(Project project, const std::vector<int>& pieces) {
+  for (auto& piece : project.pieces) {
+    if (!pieces.empty() && std::find(pieces.begin(), pieces.end(), piece->id) == pieces.end()) continue;
+    const bool trims = std::any_of(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.kind == "trim-under"; });
+    if (trims) piece.edit([](Piece& p) { std::erase_if(p.steps, [](const Step& s) { return s.kind == "trim-under"; }); });
+  }
+  return project;
+}
+
+namespace {
+
+/// Scales the source by these factors: its own numbers where they are a width and a height, else its placement.
+Project scale_source(Project project, int id, double sx, double sy, Vec fixed) {
+  return edit_piece(std::move(project), id, [&](Piece& p) {
+    const KindSpec* spec = p.source.kind.empty() ? nullptr : find_kind(shape_kinds(), p.source.kind);
+    const ValueSpec *w = spec ? spec->find("width") : nullptr, *h = spec ? spec->find("height") : nullptr;
+    const bool upright = p.placement.a == 1 && p.placement.b == 0 && p.placement.c == 0 && p.placement.d == 1;
+    const bool own_numbers = w && upright && (h || p.source.kind == "picture");
+    if (own_numbers) {
+      const Reading take(*spec, p.source.values);
+      auto set = [&](const ValueSpec& v, double factor) {
+        // Sizes are kept to a micrometre: what is typed is what the field shows again.
+        const double size = std::round(take.number(v.key) * factor * 1000) / 1000;
+        p.source.values[v.key] = std::clamp(size, v.low, v.high);
+      };
+      set(*w, sx);
+      if (h) set(*h, sy);
+      return;
+    }
+    p.placement = Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
+  });
+}
+
+}  // namespace
+
+Project resize_piece(Project project, const Drawing& drawing, int id, std::optional<double> width_mm,
+                     std::optional<double> height_mm, Vec anchor) {
+  const Piece* piece = find_piece(project, id);
+  const DrawnPiece* drawn = find_drawn(drawing, id);
+  if (!piece || !drawn || drawn->bounds.empty()) return project;
+  const Box start = bounds_on_mat(*drawn);
+  const Vec fixed{start.x0 + anchor.x * start.width(), start.y0 + anchor.y * start.height()};
+  if (width_mm && !(*width_mm > 0 && start.width() > 0)) width_mm.reset();
+  if (height_mm && !(*height_mm > 0 && start.height() > 0)) height_mm.reset();
+  if (!width_mm && !height_mm) return project;
+  const bool locked = piece->aspect_locked || piece->source.kind == "picture";
+  if (locked && width_mm && height_mm) {  // the tighter of the two decides
+    (*width_mm / start.width() < *height_mm / start.height() ? height_mm : width_mm).reset();
+  }
+  if (piece->plain()) {
+    double sx = width_mm ? *width_mm / start.width() : 1, sy = height_mm ? *height_mm / start.height() : 1;
+    if (locked) sx = sy = width_mm ? sx : sy;
+    return scale_source(std::move(project), id, sx, sy, fixed);
+  }
+  // How the result grows with the source is found by trying: first as if steps added a margin of their own, then by the
+  // secant through the last two tries.
+  struct Axis {
+    std::optional<double> wanted;
+    double factor = 1, has = 0, last_factor = 1, last_has = 0;
+    [[nodiscard]] bool right() const { return !wanted || std::abs(has - *wanted) < 0.002; }
+    double next(double source) {
+      if (!wanted || right()) return factor;
+      double to = factor + (source > 0 ? (*wanted - has) / source : 0);
+      if (last_factor != factor && std::abs(has - last_has) > 1e-6)
+        to = factor + (*wanted - has) * (factor - last_factor) / (has - last_has);
+      last_factor = factor, last_has = has;
+      return factor = to > 0.01 * last_factor ? to : 0.5 * last_factor;
+    }
+  };
+  Box source = start;
+  if (!drawn->outcomes.empty() && !drawn->outcomes.front().bounds.empty()) {
+    const Box& b = drawn->outcomes.front().bounds;
+    source = {};
+    for (const Vec p : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x0, b.y1}, Vec{b.x1, b.y1}}) source.add(drawn->to_mat(p));
+  }
+  const Project before = project;
+  DrawingCache cache;
+  Box now = start;
+  Axis across{width_mm, 1, start.width(), 1, 0}, down{height_mm, 1, start.height(), 1, 0};
+  for (int round = 0; round < 8; ++round) {
+    double sx = across.next(source.width()), sy = down.next(source.height());
+    if (locked) sx = sy = width_mm ? sx : sy;
+    project = scale_source(before, id, sx, sy, fixed);
+    const Drawing next = evaluate(project, cache, Effort::at_once);
+    const DrawnPiece* made = find_drawn(next, id);
+    if (!made || made->bounds.empty() || made->stale) break;
+    now = bounds_on_mat(*made);
+    across.has = now.width(), down.has = now.height();
+    if (across.right() && down.right()) break;
+  }
+  // Whatever the recipe does, the corner named stays where it was.
+  const Vec at{now.x0 + anchor.x * now.width(), now.y0 + anchor.y * now.height()};
+  return move_pieces(std::move(project), {id}, fixed - at);
+}
+
+}  // namespace dotlane

@@ -1,0 +1,49 @@
+// Edits of recipes: ready shapes and steps put in, changed, moved, switched, taken out; results frozen.
+#pragma once
+
+#include <optional>
+
+#include "core/error.hpp"
+#include "core/shape/evaluate.hpp"
+
+namespace dotlane {
+
+/// Adds a ready shape as a piece on top, in the middle of the usable area, on the first sheet's stock (65 lb cover when
+/// there is none yet). Errors name a value that cannot stand. `id` hears the new piece's id.
+[[nodiscard]] Result<Project> add_shape(Project project, const std::string& kind, const Values& values, int* id = nullptr);
+/// Adds a traced picture the same way.
+[[nodiscard]] Project add_picture(Project project, Picture picture, const std::string& file, const Values& values,
+                                  int* id = nullptr);
+/// Changes one value of a piece's source and gives lines that are new their tools.
+[[nodiscard]] Result<Project> set_source_value(Project project, int piece, const std::string& key, const Value& value);
+
+/// Appends a step. Refused when the kind or a value is unknown, or when the piece would come to depend on itself.
+[[nodiscard]] Result<Project> add_step(Project project, int piece, Step step, int* id = nullptr);
+[[nodiscard]] Result<Project> set_step_value(Project project, int piece, int step, const std::string& key,
+                                             const Value& value);
+[[nodiscard]] Project switch_step(Project project, int piece, int step, bool on);
+/// Moves the step up (-1) or down (+1).
+[[nodiscard]] Project shift_step(Project project, int piece, int step, int by);
+[[nodiscard]] Project remove_step(Project project, int piece, int step);
+/// Clicks a contour for a "drop-contours" step at the end of the recipe, adding one where there is none; `at` is a place
+/// on the mat.
+[[nodiscard]] Project pick_contour(Project project, const Drawing& drawing, int piece, Vec at, bool keep);
+
+/// Makes what the recipe comes to the piece's own lines; the recipe is gone.
+[[nodiscard]] Project freeze(Project project, const Drawing& drawing, int piece);
+/// Removes the pieces; recipes of other pieces that work with them are frozen first when `freeze_users`, else they go on
+/// without.
+[[nodiscard]] Project remove_with_users(Project project, const Drawing& drawing, const std::vector<int>& pieces,
+                                        bool freeze_users);
+
+/// Trims every piece that others may hide (all when `pieces` is empty), or ends that: adds or removes the step.
+[[nodiscard]] Project trim_under(Project project, const std::vector<int>& pieces, double tuck_mm);
+[[nodiscard]] Project untrim(Project project, const std::vector<int>& pieces);
+
+/// Sizes the piece so that what its recipe comes to has this width or height (mm on the mat), keeping the corner given
+/// by `anchor` (0,0 = top left, 1,1 = bottom right) in place. Steps keep their own lengths: it is the source that grows,
+/// or a ready shape's own numbers. A size of nothing follows the other when the aspect is locked, else stays.
+[[nodiscard]] Project resize_piece(Project project, const Drawing& drawing, int piece, std::optional<double> width_mm,
+                                   std::optional<double> height_mm, Vec anchor = {0, 0});
+
+}  // namespace dotlane

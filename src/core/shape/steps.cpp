@@ -1,0 +1,180 @@
+#include "core/shape/steps.hpp"
+
+#include <algorithm>
+#include <map>
+
+#include "core/geometry/measure.hpp"
+#include "core/shape/line_set.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+
+bool has_closed(const Line& line) {
+  return std::any_of(line.path->contours.begin(), line.path->contours.end(), [](const Contour& c) { return c.closed; });
+}
+
+std::vector<Polyline> open_chains(const Line& line, double chord) {
+  std::vector<Polyline> out;
+  for (const auto& c : line.path->contours) {
+    if (!c.closed) out.push_back(flatten(c, chord));
+  }
+  return out;
+}
+
+bool named(const std::string& of, const Line& line, bool standard) {
+  if (trimmed(of).empty()) return standard;
+  for (const auto part : split(of, ',')) {
+    const auto word_or_id = trimmed(part);
+    if (word_or_id == line.id || word_or_id == word(line.role)) return true;
+  }
+  return false;
+}
+
+std::vector<std::size_t> shapes_meant(const std::string& of, const std::vector<Line>& lines) {
+  const bool named_any = !trimmed(of).empty();
+  const bool cuts = std::any_of(lines.begin(), lines.end(),
+                                [](const Line& l) { return l.role == Role::cut && has_closed(l); });
+  std::vector<std::size_t> out;
+  for (std::size_t i = 0; i < lines.size(); ++i) {
+    const bool standard = has_closed(lines[i]) && (lines[i].role == Role::cut || !cuts);
+    if (named_any ? named(of, lines[i], false) : standard) out.push_back(i);
+  }
+  return out;
+}
+
+std::vector<std::size_t> lines_meant(const std::string& of, const std::vector<Line>& lines) {
+  std::vector<std::size_t> out;
+  for (std::size_t i = 0; i < lines.size(); ++i) {
+    if (named(of, lines[i], true)) out.push_back(i);
+  }
+  return out;
+}
+
+Line with_region(const Line& like, const Region& region, const std::vector<Polyline>& open) {
+  Line out = like;
+  Path path = refit(region);
+  for (const auto& chain : open) {
+    Contour c = refit(chain);
+    if (!c.segments.empty()) path.contours.push_back(std::move(c));
+  }
+  path.fill_rule = FillRule::nonzero;
+  out.path = std::move(path);
+  return out;
+}
+
+Line with_region(const Line& like, const Region& region) { return with_region(like, region, {}); }
+
+std::string made_id(const std::string& origin, int step, int number) {
+  std::string id = origin + "~" + std::to_string(step);
+  if (number > 0) id += "." + std::to_string(number);
+  return id;
+}
+
+Box bounds_of(const std::vector<Line>& lines) {
+  Box box;
+  for (const auto& line : lines) box.add(bounds_of(*line.path));
+  return box;
+}
+
+std::vector<Line> mapped(std::vector<Line> lines, const Affine& map) {
+  for (auto& line : lines) line.path = transformed(*line.path, map);
+  return lines;
+}
+
+Region material_of(const std::vector<Line>& lines) {
+  struct Shape {
+    Region region;
+    Box box;
+    int depth = 0;
+  };
+  std::vector<Shape> shapes;
+  for (const std::size_t i : shapes_meant("", lines)) {
+    if (lines[i].role == Role::guide) continue;
+    Region region = region_of(*lines[i].path);
+    if (region.empty()) continue;
+    const Box box = bounds_of(region);
+    shapes.push_back({std::move(region), box, 0});
+  }
+  for (auto& inner : shapes) {
+    for (const auto& outer : shapes) {
+      if (&inner == &outer || inner.box == outer.box || !outer.box.contains(inner.box)) continue;
+      const auto inside = [&](Vec p) { return encloses(outer.region, p); };
+      const bool all = std::all_of(inner.region.rings.begin(), inner.region.rings.end(), [&](const Ring& ring) {
+        return std::all_of(ring.begin(), ring.end(), inside);
+      });
+      inner.depth += all;
+    }
+  }
+  const int deepest = shapes.empty() ? 0 : std::max_element(shapes.begin(), shapes.end(), [](const Shape& a, const Shape& b) {
+                                             return a.depth < b.depth;
+                                           })->depth;
+  Region out;
+  for (int depth = 0; depth <= deepest; ++depth) {
+    std::vector<Region> level;
+    for (const auto& s : shapes) {
+      if (s.depth == depth) level.push_back(s.region);
+    }
+    if (level.empty()) continue;
+    const Region together = unite(level);
+    out = depth % 2 != 0 ? subtract(out, together) : depth == 0 ? together : unite({out, together});
+  }
+  return out;
+}
+
+void measure(const std::vector<Line>& lines, StepOutcome& outcome) {
+  outcome.bounds = bounds_of(lines);
+  outcome.nodes = outcome.contours = 0;
+  outcome.area_mm2 = 0;
+  for (const auto& line : lines) {
+    outcome.nodes += segment_count(*line.path);
+    outcome.contours += line.path->contours.size();
+    if (line.role != Role::cut && line.role != Role::print) continue;
+    // Contours that steps leave are clean, so signed areas add up; in raw artwork the figure is only near.
+    double area = 0;
+    for (const auto& c : line.path->contours) {
+      if (c.closed) area += signed_area_of(flatten(c, kRefit));
+    }
+    outcome.area_mm2 += std::abs(area);
+  }
+}
+
+std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInputs& inputs, StepOutcome& outcome) {
+  static const std::map<std::string, StepFunction> functions{
+      {"offset", step_offset},
+      {"thicken", step_thicken},
+      {"round-corners", step_round_corners},
+      {"dash", step_dash},
+      {"join", step_join},
+      {"cut-away", step_cut_away},
+      {"overlap", step_overlap},
+      {"divide", step_divide},
+      {"trim-under", step_trim_under},
+      {"simplify", step_simplify},
+      {"smooth", step_smooth},
+      {"drop-small", step_drop_small},
+      {"drop-contours", step_drop_contours},
+      {"leave-out", step_leave_out},
+      {"fill-holes", step_fill_holes},
+      {"remove-doubled", step_remove_doubled},
+      {"close-gaps", step_close_gaps},
+      {"mirror", step_mirror},
+      {"rotate", step_rotate},
+      {"skew", step_skew},
+      {"scale", step_scale},
+      {"repeat", step_repeat},
+  };
+  outcome.step = step.id;
+  const auto found = functions.find(step.kind);
+  const KindSpec* spec = find_kind(step_kinds(), step.kind);
+  if (found == functions.end() || !spec) {
+    outcome.trouble = "This version does not know the step \"" + step.kind + "\"; it is kept and passed over.";
+  } else {
+    const Reading take(*spec, step.values);
+    lines = found->second(std::move(lines), {step, take, inputs, outcome});
+    std::erase_if(lines, [](const Line& l) { return l.path->contours.empty(); });
+  }
+  measure(lines, outcome);
+  return lines;
+}
+
+}  // namespace dotlane

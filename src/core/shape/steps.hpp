@@ -1,0 +1,33 @@
+// The steps of a recipe, each a function from lines to lines.
+#pragma once
+
+#include <functional>
+#include <vector>
+
+#include "core/geometry/region.hpp"
+#include "core/project/drawing.hpp"
+#include "core/project/kinds.hpp"
+
+namespace dotlane {
+
+/// What a step may ask about the rest of the project; all in the coordinates of the lines it works on.
+struct StepInputs {
+  std::vector<int> above;                           ///< pieces in upper layers, for trim-under
+  std::function<const Region&(int piece)> covers;   ///< the material of another piece; empty when there is none
+  std::function<Box(int piece)> bounds;             ///< its bounds
+  Box sheet;                                        ///< usable part of the piece's own sheet
+};
+
+/// Carries out one step. Lines that the step does not concern pass through as they are. The outcome's figures are
+/// filled in; what could not be done is said in its `trouble`, and the lines then come back unchanged.
+[[nodiscard]] std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInputs& inputs,
+                                      StepOutcome& outcome);
+
+/// The card or fabric that the cut lines of a piece leave: shapes inside shapes are holes, shapes that overlap are one.
+/// Where nothing is cut, all closed lines count.
+[[nodiscard]] Region material_of(const std::vector<Line>& lines);
+
+/// Bounds, nodes, contours and material of the lines.
+void measure(const std::vector<Line>& lines, StepOutcome& outcome);
+
+}  // namespace dotlane

@@ -1,0 +1,206 @@
+#include <algorithm>
+#include <map>
+
+#include "core/shape/line_set.hpp"
+
+namespace dotlane {
+namespace {
+
+/// What the named pieces cover together. Pieces that cover nothing are told in the outcome.
+Region covered_by(const std::vector<int>& pieces, const StepCall& call) {
+  std::vector<Region> all;
+  for (const int id : pieces) {
+    const Region& region = call.inputs.covers(id);
+    if (!region.empty()) all.push_back(region);
+  }
+  if (all.empty() && !pieces.empty()) call.outcome.trouble = "The pieces it works with are gone or enclose nothing.";
+  return unite(all);
+}
+
+std::vector<Line> without(std::vector<Line> lines, const std::vector<std::size_t>& gone) {
+  std::vector<Line> out;
+  for (std::size_t i = 0; i < lines.size(); ++i) {
+    if (std::find(gone.begin(), gone.end(), i) == gone.end()) out.push_back(std::move(lines[i]));
+  }
+  return out;
+}
+
+/// The line's closed part and its strokes, cut down by the area.
+Line cut_down(const Line& line, const Region& area, bool keep_inside) {
+  const Region region = region_of(*line.path);
+  const auto open = clip(open_chains(line), area, keep_inside);
+  return with_region(line, keep_inside ? intersect(region, area) : subtract(region, area), open);
+}
+
+}  // namespace
+
+std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call) {
+  const auto meant = shapes_meant(call.take.text("of"), lines);
+  const auto pieces = inputs_of(call.step);
+  const bool by_layer = call.take.is("together", "layer");
+  if (meant.empty()) {
+    call.outcome.trouble = "There is no closed line to join.";
+    return lines;
+  }
+  // One group, or one for each layer; the uppermost line of a group gives its role and colour.
+  std::vector<std::vector<std::size_t>> groups;
+  for (const std::size_t i : meant) {
+    auto home = std::find_if(groups.begin(), groups.end(), [&](const auto& g) {
+      return !by_layer || lines[g.front()].layer == lines[i].layer;
+    });
+    if (home == groups.end()) home = groups.insert(groups.end(), std::vector<std::size_t>{});
+    home->push_back(i);
+  }
+  std::vector<std::size_t> gone;
+  for (std::size_t g = 0; g < groups.size(); ++g) {
+    std::vector<Region> regions;
+    std::vector<Polyline> open;
+    for (const std::size_t i : groups[g]) {
+      regions.push_back(region_of(*lines[i].path));
+      for (auto& chain : open_chains(lines[i])) open.push_back(std::move(chain));
+    }
+    if (g == 0 && !pieces.empty()) regions.push_back(covered_by(pieces, call));
+    const std::size_t top = groups[g].back();
+    lines[top] = with_region(lines[top], unite(regions), open);
+    gone.insert(gone.end(), groups[g].begin(), groups[g].end() - 1);
+  }
+  return without(std::move(lines), gone);
+}
+
+std::vector<Line> step_cut_away(std::vector<Line> lines, const StepCall& call) {
+  const auto pieces = inputs_of(call.step);
+  if (!pieces.empty()) {
+    const Region area = covered_by(pieces, call);
+    if (area.empty()) return lines;
+    for (const std::size_t i : lines_meant(call.take.text("of"), lines)) lines[i] = cut_down(lines[i], area, false);
+    return lines;
+  }
+  const auto meant = shapes_meant(call.take.text("of"), lines);
+  if (meant.size() < 2) {
+    call.outcome.trouble = "It takes two closed lines that overlap, or other pieces to cut away.";
+    return lines;
+  }
+  Region above;
+  for (auto i = meant.rbegin(); i != meant.rend(); ++i) {
+    const Region own = region_of(*lines[*i].path);
+    lines[*i] = with_region(lines[*i], subtract(own, above), clip(open_chains(lines[*i]), above, false));
+    above = unite({above, own});
+  }
+  return lines;
+}
+
+std::vector<Line> step_overlap(std::vector<Line> lines, const StepCall& call) {
+  const auto pieces = inputs_of(call.step);
+  if (!pieces.empty()) {
+    const Region area = covered_by(pieces, call);
+    if (area.empty()) return lines;
+    for (const std::size_t i : lines_meant(call.take.text("of"), lines)) lines[i] = cut_down(lines[i], area, true);
+    return lines;
+  }
+  const auto meant = shapes_meant(call.take.text("of"), lines);
+  if (meant.size() < 2) {
+    call.outcome.trouble = "It takes two closed lines that overlap, or other pieces.";
+    return lines;
+  }
+  Region shared = region_of(*lines[meant.front()].path);
+  for (std::size_t k = 1; k < meant.size(); ++k) shared = intersect(shared, region_of(*lines[meant[k]].path));
+  lines[meant.back()] = with_region(lines[meant.back()], shared);
+  return without(std::move(lines), {meant.begin(), meant.end() - 1});
+}
+
+std::vector<Line> step_divide(std::vector<Line> lines, const StepCall& call) {
+  const auto meant = shapes_meant(call.take.text("of"), lines);
+  const auto pieces = inputs_of(call.step);
+  if (meant.empty()) {
+    call.outcome.trouble = "There is no closed line to divide.";
+    return lines;
+  }
+  struct Fragment {
+    Region region;
+    Box box;
+    std::size_t like;
+  };
+  std::vector<Fragment> fragments;
+  auto add = [&](const Region& shape, std::size_t like, bool keeps_rest) {
+    // Lower fragments split along the new shape; where both are, the new one is on top and its line decides.
+    Region rest = shape;
+    const Box box = bounds_of(shape);
+    std::vector<Fragment> next;
+    for (auto& f : fragments) {
+      if (!f.box.overlaps(box)) {
+        next.push_back(std::move(f));
+        continue;
+      }
+      Region both = intersect(f.region, shape), only = subtract(f.region, shape);
+      if (both.empty()) {
+        next.push_back(std::move(f));
+        continue;
+      }
+      if (keeps_rest) rest = subtract(rest, f.region);
+      const Box both_box = bounds_of(both), only_box = bounds_of(only);
+      next.push_back({std::move(both), both_box, keeps_rest ? like : f.like});
+      if (!only.empty()) next.push_back({std::move(only), only_box, f.like});
+    }
+    if (keeps_rest && !rest.empty()) {
+      const Box rest_box = bounds_of(rest);
+      next.push_back({std::move(rest), rest_box, like});
+    }
+    fragments = std::move(next);
+  };
+  for (const std::size_t i : meant) add(region_of(*lines[i].path), i, true);
+  for (const int id : pieces) add(call.inputs.covers(id), 0, false);
+  std::vector<Line> out = without(lines, meant);
+  std::map<std::size_t, int> made;
+  for (const auto& f : fragments) {
+    for (const auto& part : parts_of(f.region)) {
+      if (area_of(part) < 1e-4) {
+        ++call.outcome.dropped;  // a hair between outlines that all but meet
+        continue;
+      }
+      Line line = with_region(lines[f.like], part);
+      line.id = made_id(lines[f.like].id, call.step.id, ++made[f.like]);
+      out.push_back(std::move(line));
+    }
+  }
+  return out;
+}
+
+std::vector<Line> step_trim_under(std::vector<Line> lines, const StepCall& call) {
+  const double tuck = call.take.number("tuck"), sliver = call.take.number("sliver");
+  auto pieces = inputs_of(call.step);
+  if (pieces.empty()) pieces = call.inputs.above;
+  if (pieces.empty()) return lines;  // the uppermost piece: nothing hides it
+  const Region cover = covered_by(pieces, call);
+  call.outcome.trouble.clear();
+  if (cover.empty()) return lines;
+  auto kept_of = [&](const Region& own) {
+    Region visible = subtract(own, cover);
+    const auto all = parts_of(visible).size();
+    if (sliver > 0) visible = without_slivers(visible, sliver);
+    const auto broad = parts_of(visible).size();
+    call.outcome.dropped += all > broad ? all - broad : 0;
+    if (tuck <= 0) return visible;
+    // Within the tuck-under of what is seen, it continues below.
+    Region kept = intersect(own, offset(visible, tuck));
+    return sliver > 0 ? without_slivers(kept, sliver) : kept;
+  };
+  for (auto& line : lines) {
+    if ((line.role == Role::cut || line.role == Role::print) && has_closed(line)) {
+      const Region own = region_of(*line.path);
+      const Region left = kept_of(own);
+      call.outcome.removed_mm2 += area_of(own) - area_of(left);
+      line = with_region(line, left, clip(open_chains(line), cover, false));
+    } else {
+      std::vector<Polyline> chains;
+      for (const auto& c : line.path->contours) chains.push_back(flatten(c, kChord));
+      Line cut = line;
+      Path path;
+      for (const auto& chain : clip(chains, cover, false)) path.contours.push_back(refit(chain));
+      cut.path = std::move(path);
+      line = std::move(cut);
+    }
+  }
+  return lines;
+}
+
+}  // namespace dotlane

@@ -1,0 +1,123 @@
+#include <algorithm>
+
+#include "core/shape/line_set.hpp"
+
+namespace dotlane {
+namespace {
+
+Affine about(Vec centre, const Affine& map) {
+  return Affine::move(centre.x, centre.y) * map * Affine::move(-centre.x, -centre.y);
+}
+
+void add_copy(std::vector<Line>& out, const std::vector<Line>& lines, const Affine& map, int step, int number) {
+  for (auto& line : mapped(lines, map)) {
+    line.id = made_id(line.id, step, number);
+    out.push_back(std::move(line));
+  }
+}
+
+}  // namespace
+
+std::vector<Line> step_mirror(std::vector<Line> lines, const StepCall& call) {
+  const Box box = bounds_of(lines);
+  if (box.empty()) return lines;
+  const bool upright = call.take.is("axis", "upright"), keep = call.take.flag("keep");
+  const double gap = call.take.number("gap");
+  const Affine flip = upright ? Affine::scale(-1, 1) : Affine::scale(1, -1);
+  if (!keep) return mapped(std::move(lines), about(box.centre(), flip));
+  const Vec axis = upright ? Vec{box.x1 + gap / 2, 0} : Vec{0, box.y1 + gap / 2};
+  auto out = lines;
+  add_copy(out, lines, about(axis, flip), call.step.id, 0);
+  return out;
+}
+
+std::vector<Line> step_rotate(std::vector<Line> lines, const StepCall& call) {
+  const Vec centre = bounds_of(lines).centre();
+  return mapped(std::move(lines), about(centre, Affine::rotate(-call.take.number("by"))));
+}
+
+std::vector<Line> step_skew(std::vector<Line> lines, const StepCall& call) {
+  const double degree = 3.14159265358979323846 / 180;
+  const double x = std::tan(call.take.number("across") * degree), y = std::tan(call.take.number("up") * degree);
+  const Affine map{1, -y, -x, 1, 0, 0};
+  if (std::abs(map.determinant()) < 1e-6) {
+    call.outcome.trouble = "These two angles would flatten it to a line.";
+    return lines;
+  }
+  const Vec centre = bounds_of(lines).centre();
+  return mapped(std::move(lines), about(centre, map));
+}
+
+std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call) {
+  const Box box = bounds_of(lines);
+  const bool keep = call.take.flag("keep-proportions");
+  const double size = call.take.number("size");
+  auto refuse = [&](const char* why) {
+    call.outcome.trouble = why;
+    return lines;
+  };
+  if (box.empty()) return lines;
+  double sx = 1, sy = 1;
+  Vec fixed{box.x0, box.y0}, shift{};
+  if (call.take.is("to", "percent")) {
+    sx = sy = call.take.number("percent") / 100;
+  } else if (call.take.is("to", "width")) {
+    if (box.width() <= 0) return refuse("It has no width to scale.");
+    sx = size / box.width(), sy = keep ? sx : 1;
+  } else if (call.take.is("to", "height")) {
+    if (box.height() <= 0) return refuse("It has no height to scale.");
+    sy = size / box.height(), sx = keep ? sy : 1;
+  } else if (call.take.is("to", "longest")) {
+    sx = sy = size / std::max(box.width(), box.height());
+  } else {
+    Box room = call.inputs.sheet;
+    if (call.take.is("to", "fit")) {
+      room = {};
+      for (const int id : inputs_of(call.step)) room.add(call.inputs.bounds(id));
+    }
+    if (room.empty()) return refuse("There is nothing to fit into.");
+    room = room.grown(-call.take.number("margin"));
+    if (room.x0 >= room.x1 || room.y0 >= room.y1) return refuse("The margin leaves no room.");
+    sx = box.width() > 0 ? room.width() / box.width() : 1, sy = box.height() > 0 ? room.height() / box.height() : 1;
+    if (keep) sx = sy = std::min(sx, sy);
+    fixed = box.centre();
+    shift = room.centre() - box.centre();
+  }
+  return mapped(std::move(lines), Affine::move(shift.x, shift.y) * about(fixed, Affine::scale(sx, sy)));
+}
+
+std::vector<Line> step_repeat(std::vector<Line> lines, const StepCall& call) {
+  const Box box = bounds_of(lines);
+  const int across = call.take.count("count"), down = call.take.is("way", "grid") ? call.take.count("rows") : 1;
+  if (box.empty()) return lines;
+  if (static_cast<std::size_t>(across) * static_cast<std::size_t>(down) * lines.size() > 20'000) {
+    call.outcome.trouble = "That would make more than 20,000 lines; ask for fewer copies.";
+    return lines;
+  }
+  auto out = lines;
+  int number = 0;
+  if (call.take.is("way", "around")) {
+    // The first copy stays where it is; the middle of the circle lies below it.
+    const Vec middle{box.centre().x, box.centre().y + call.take.number("radius")};
+    for (int k = 1; k < across; ++k) {
+      const Affine turn = about(middle, Affine::rotate(360.0 * k / across));
+      if (call.take.flag("turn")) {
+        add_copy(out, lines, turn, call.step.id, ++number);
+      } else {
+        const Vec to = turn(box.centre()) - box.centre();
+        add_copy(out, lines, Affine::move(to.x, to.y), call.step.id, ++number);
+      }
+    }
+    return out;
+  }
+  const double gap = call.take.number("gap");
+  for (int y = 0; y < down; ++y) {
+    for (int x = 0; x < across; ++x) {
+      if (x == 0 && y == 0) continue;
+      add_copy(out, lines, Affine::move(x * (box.width() + gap), y * (box.height() + gap)), call.step.id, ++number);
+    }
+  }
+  return out;
+}
+
+}  // namespace dotlane

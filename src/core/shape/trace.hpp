@@ -1,0 +1,28 @@
+// Outlines of pictures.
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "core/project/project.hpp"
+
+namespace dotlane {
+
+/// One colour of a picture as outlines, mm from the top left of what was cropped.
+struct TracedLayer {
+  Color color;
+  Path path;
+};
+
+/// Traces the picture as the values of the kind "picture" say (see kinds.cpp): two tones by a threshold on luma, or
+/// several colours by k-means in Oklab, each outlined by potrace (P. Selinger, "Potrace: a polygon-based tracing
+/// algorithm", 2003). The layers come lightest first, each to lie below the next. `trouble` says why nothing was found.
+[[nodiscard]] std::vector<TracedLayer> trace(const Picture& picture, const Values& values, std::string& trouble);
+
+/// The same as lines, one for each layer, with the role cut.
+[[nodiscard]] std::vector<Line> traced_lines(const Picture& picture, const Values& values, std::string& trouble);
+
+/// The shorter side of the smallest contour's box, mm; 0 when there is none.
+[[nodiscard]] double smallest_bit(const std::vector<Line>& lines);
+
+}  // namespace dotlane
