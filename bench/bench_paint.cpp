@@ -4,6 +4,7 @@
 #include <QImage>
 #include <random>
 
+#include "core/shape/evaluate.hpp"
 #include "core/project/presets.hpp"
 #include "render/paint.hpp"
 

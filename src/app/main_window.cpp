@@ -59,7 +59,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   panels_ = new QStackedWidget(centre);
   set_kind(panels_, "right");
   panels_->setFixedWidth(286);
-  panels_->addWidget(new RecipePanel(session_, panels_));
+  recipe_ = new RecipePanel(session_, panels_);
+  panels_->addWidget(recipe_);
   panels_->addWidget(new SheetsPanel(session_, panels_));
   passes_ = new PassesPanel(session_, panels_);
   panels_->addWidget(passes_);
@@ -74,8 +75,15 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   grid->setRowStretch(1, 1);
 
   addFileActions();
+  shapes_ = new ShapeActions(session_, actions_, *notice_, this);
   addEditActions();
   addViewActions();
+  recipe_->addMenus(actions_);
+  connect(shapes_, &ShapeActions::stepAdded, this, [this](int step) {
+    setStage(Stage::draft);
+    recipe_->openStep(step);
+  });
+  connect(recipe_, &RecipePanel::refused, this, [this](const QString& why) { notice_->say(why, true); });
   ledger_->addButtons(actions_);
   fillProjectMenu();
 
@@ -123,6 +131,11 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
                            }});
       }
       notice_->ask(tr("%1 states no physical size. Which is right?").arg(qs(piece->source.file)), std::move(choices));
+      return;
+    }
+    if (piece->source.kind == "picture") {
+      recipe_->openStep(0);
+      notice_->say(tr("%1 is traced. Threshold, crop and smoothing are in the recipe.").arg(qs(piece->name)), false);
       return;
     }
     if (!piece->source.notes.empty()) {
@@ -184,6 +197,8 @@ void MainWindow::setStage(Stage stage) {
   panels_->setCurrentIndex(static_cast<int>(stage));
 }
 
+void MainWindow::openStep(int step) { recipe_->openStep(step); }
+
 void MainWindow::showSecondLook(bool on) {
   look_open_ = on;
   top_->setSecondLookOpen(on);
@@ -200,8 +215,9 @@ void MainWindow::addFileActions() {
       if (!files.isEmpty()) take({files.front()});
     });
   });
-  actions_.add("bring-in", tr("Bring in a drawing…"), Qt::CTRL | Qt::Key_I, [this] {
-    const auto files = dialogs().openFiles(this, tr("Bring in a drawing"), tr("Drawings (*.svg)"));
+  actions_.add("bring-in", tr("Bring in a drawing or a picture…"), Qt::CTRL | Qt::Key_I, [this] {
+    const auto files = dialogs().openFiles(this, tr("Bring in a drawing or a picture"),
+                                           tr("Drawings and pictures (*.svg *.png *.jpg *.jpeg *.bmp)"));
     if (!files.isEmpty()) session_.bringIn(files);
   });
   actions_.add("save", tr("Save"), QKeySequence::Save, [this] { save(false); });
@@ -386,7 +402,7 @@ void MainWindow::addEditActions() {
     session_.select(std::move(all));
   });
   actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete),
-               [this] { session_.commit(remove_lines(session_.project(), session_.selectedLines()), tr("Remove")); });
+               [this] { shapes_->remove(); });
   actions_.add("duplicate", tr("Duplicate the piece"), Qt::CTRL | Qt::Key_D, [this] {
     Project next = session_.project();
     std::vector<LineRef> copies;
@@ -482,6 +498,7 @@ void MainWindow::updateActions() {
     enable(id, any);
   for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
+  shapes_->update();
   enable("run-start", some && !run_->active());
   enable("run-cancel", run_->active());
 }
@@ -493,6 +510,10 @@ void MainWindow::addViewActions() {
   actions_.add("zoom-fit", tr("Zoom to fit"), Qt::CTRL | Qt::Key_0, [this] { bench_->zoomToFit(); });
   actions_.add("zoom-selection", tr("Zoom to what is selected"), Qt::CTRL | Qt::Key_9,
                [this] { bench_->zoomToSelection(); });
+  actions_.add("stacked", tr("Show the layers stacked, as they will lie on each other"), Qt::CTRL | Qt::Key_Y,
+               [this] { bench_->setStacked(!bench_->stacked()); });
+  actions_.add("show-hidden", tr("Show what upper layers hide"), Qt::CTRL | Qt::SHIFT | Qt::Key_Y,
+               [this] { bench_->setHiddenShown(!bench_->hiddenShown()); });
   actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn,
                [this] { bench_->zoomBy(1.25, QRectF(bench_->rect()).center()); });
   actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut,

@@ -12,6 +12,7 @@
 #include "app/panels/passes_panel.hpp"
 #include "app/panels/second_look.hpp"
 #include "app/run_controller.hpp"
+#include "app/shape_actions.hpp"
 #include "app/session.hpp"
 #include "app/top_bar.hpp"
 
@@ -32,6 +33,8 @@ class MainWindow : public QMainWindow {
   [[nodiscard]] Stage stage() const { return stage_; }
   void setStage(Stage stage);
   void showSecondLook(bool on);
+  /// Opens a step of the selected piece's recipe; 0 is its source.
+  void openStep(int step);
 
   /// Opens projects and brings in drawings, by their endings.
   void take(const QStringList& files);
@@ -61,6 +64,8 @@ class MainWindow : public QMainWindow {
   Ledger* ledger_;
   Bench* bench_;
   Notice* notice_;
+  ShapeActions* shapes_ = nullptr;
+  class RecipePanel* recipe_;
   QStackedWidget* panels_;
   PassesPanel* passes_;
   SecondLook* look_;

@@ -13,6 +13,8 @@
 #include "core/format/svg_reader.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
+#include "core/shape/recipe_edit.hpp"
+#include "render/picture_file.hpp"
 
 namespace dotlane {
 namespace {
@@ -224,8 +226,9 @@ void Session::bringIn(const QStringList& files) {
     const int epoch = reading_epoch_;
     ++reading_;
     emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
-    aside([this, file, epoch, cache = cache_, before = project()] {
+    aside([this, file, epoch, cache = cache_, before = project()]() -> std::function<void()> {
       const std::string name = file.toStdString();
+      if (is_picture(name)) return tracePicture(name, before, epoch);
       auto art = std::make_shared<Result<Artwork>>(tl::unexpected<Error>(Error{}));
       auto bytes = read_file(name, SvgOptions{}.max_bytes);
       *art = bytes ? read_svg(*bytes, name) : tl::unexpected<Error>(bytes.error());
@@ -250,6 +253,29 @@ void Session::bringIn(const QStringList& files) {
       };
     });
   }
+}
+
+std::function<void()> Session::tracePicture(const std::string& name, const Project& before, int epoch) {
+  auto picture = std::make_shared<Result<Picture>>(read_picture(name));
+  auto next = std::make_shared<Project>();
+  auto id = std::make_shared<int>(0);
+  if (*picture) {
+    *next = add_picture(before, **picture, name, {}, id.get());
+    (void)evaluate(*next, *cache_);
+  }
+  return [this, picture, next, id, name, before, epoch] {
+    --reading_;
+    emit readingChanged({});
+    if (epoch != reading_epoch_) return;
+    if (!*picture) {
+      emit said(qs(picture->error().line()), true);
+      return;
+    }
+    if (!(before == project())) *next = add_picture(project(), **picture, name, {}, id.get());
+    commit(std::move(*next), tr("Trace %1").arg(QFileInfo(qs(name)).fileName()));
+    select({{*id, ""}});
+    emit broughtIn(*id);
+  };
 }
 
 void Session::cancelReading() {

@@ -83,6 +83,8 @@ class Session : public QObject {
   void touch();
   void dropLostSelection();
   void deriveAside();
+  /// Reads and traces a picture aside; what it returns adds it to the project.
+  std::function<void()> tracePicture(const std::string& name, const Project& before, int epoch);
   void autosaveAside();
 
   History history_;

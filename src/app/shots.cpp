@@ -52,6 +52,31 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   };
   select_first();
   shoot("draft");
+  // The longest recipe with its last step open, then all layers as they will lie on each other.
+  const Piece* longest = nullptr;
+  bool trims = false;
+  for (const auto& piece : window.session().project().pieces) {
+    if (!longest || piece->steps.size() > longest->steps.size()) longest = &*piece;
+    for (const auto& step : piece->steps) trims = trims || step.kind == "trim-under";
+  }
+  if (longest && longest->steps.size() > 2) {
+    window.session().select({{longest->id, ""}});
+    window.openStep(longest->steps[1].id);
+    shoot("recipe");
+  }
+  if (trims) {
+    window.bench().setStacked(true);
+    shoot("stacked");
+    window.bench().setStacked(false);
+  }
+  for (const auto& piece : window.session().project().pieces) {
+    if (piece->source.kind != "picture") continue;
+    window.session().select({{piece->id, ""}});
+    window.openStep(0);
+    shoot("traced");
+    break;
+  }
+  select_first();
   window.setStage(Stage::sheets);
   shoot("sheets");
   window.setStage(Stage::passes);

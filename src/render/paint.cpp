@@ -34,6 +34,22 @@ void to_pixels(const View& view, const Affine& map, const Polyline& chain, QPoly
   }
 }
 
+/// The card that the cut lines leave, shapes inside shapes being holes.
+QPainterPath material_path(const View& view, const DrawnPiece& piece) {
+  QPainterPath area;
+  area.setFillRule(Qt::OddEvenFill);
+  QPolygonF pixels;
+  for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
+    if (piece.piece->lines[i].role != Role::cut) continue;
+    for (const auto& chain : piece.flat->lines[i].chains) {
+      if (!chain.closed) continue;
+      to_pixels(view, piece.to_mat, chain, pixels);
+      area.addPolygon(pixels);
+    }
+  }
+  return area;
+}
+
 }  // namespace
 
 void paint_mat(QPainter& p, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip) {
@@ -100,6 +116,14 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     if (options.load != 0 && load_of(project, *piece.piece) != options.load) continue;
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     const Color ground = ground_of(project, *piece.piece, theme);
+    if (options.stacked && !piece.piece->helper) {
+      p.setRenderHint(QPainter::Antialiasing, true);
+      p.setPen(Qt::NoPen);
+      p.setBrush(to_qcolor(ground));
+      p.drawPath(material_path(view, piece));
+      p.setBrush(Qt::NoBrush);
+      p.setRenderHint(QPainter::Antialiasing, !dense);
+    }
     for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
       if (options.stop && options.stop->load(std::memory_order_relaxed)) {
         p.restore();
@@ -132,6 +156,22 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
           p.setPen(inner);
           p.drawPolyline(pixels);
           p.setPen(outer);
+        }
+      }
+    }
+  }
+  if (options.stacked && options.hidden && !dense) {
+    // Everything once more, faintly: what shows through is what lies under.
+    p.setOpacity(options.strength * 0.35);
+    for (const auto& piece : drawing.pieces) {
+      for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
+        QPen pen(theme.ink, 1, Qt::CustomDashLine);
+        pen.setDashPattern({2, 4});
+        pen.setCosmetic(true);
+        p.setPen(pen);
+        for (const auto& chain : piece->flat->lines[i].chains) {
+          to_pixels(view, piece->to_mat, chain, pixels);
+          p.drawPolyline(pixels);
         }
       }
     }

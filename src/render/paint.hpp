@@ -24,6 +24,8 @@ void paint_usable_area(QPainter& painter, const View& view, const Machine& machi
 struct LineOptions {
   int load = 0;                             ///< only pieces on sheets of this mat load; 0 = all
   double strength = 1;                      ///< opacity, 0 to 1
+  bool stacked = false;                     ///< pieces in their stock's colour, upper ones over lower ones
+  bool hidden = true;                       ///< when stacked: what lies under is shown faintly
   QRectF clip;                              ///< px; lines outside are passed over
   const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
 };

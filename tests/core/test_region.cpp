@@ -203,6 +203,20 @@ TEST_CASE("strokes become bands, and bands of open lines have round ends") {
   CHECK(area_of(band({{{{5, 5}}, false}}, 3)) == Approx(kPi * 9).epsilon(2e-3));
 }
 
+TEST_CASE("rings nested many deep come back whole") {
+  std::vector<Region> rings;
+  for (int i = 0; i < 12; ++i) {
+    const double r = 60 - 5.0 * i;
+    rings.push_back(subtract(region_of({Ring{{-r, -r}, {r, -r}, {r, r}, {-r, r}}}, FillRule::nonzero),
+                             region_of({Ring{{2 - r, 2 - r}, {r - 2, 2 - r}, {r - 2, r - 2}, {2 - r, r - 2}}}, FillRule::nonzero)));
+  }
+  const Region all = unite(rings);
+  CHECK(parts_of(all).size() == 12);
+  CHECK(holes_in(all) == 12);
+  CHECK(holes_in(offset(all, 0.5)) == 12);
+  CHECK(parts_of(offset(all, 2)).size() == 1);
+}
+
 TEST_CASE("slivers go and the rest stays") {
   const Region square = region_of({Ring{{0, 0}, {40, 0}, {40, 40}, {0, 40}}}, FillRule::nonzero);
   const Region nearly = region_of({Ring{{0.01, 0}, {40, 0.01}, {39.99, 40}, {0, 39.99}}}, FillRule::nonzero);

@@ -12,6 +12,7 @@
 #include "app/dialogs.hpp"
 #include "app/main_window.hpp"
 #include "app/units.hpp"
+#include "core/project/edit.hpp"
 
 namespace dotlane::test {
 

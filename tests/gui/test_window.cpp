@@ -31,7 +31,6 @@ TEST_CASE("a click picks the piece, a second click the line, in bench and ledger
 
 TEST_CASE("dragging moves a piece in one undo step") {
   Opened o;
-  const int id = o.piece("Cliff").id;
   const Vec corner = o.piece("Cliff").placement(Vec{172, 262});
   const Box before = o.bounds("Cliff");
   const QPoint from = o.at(corner.x, corner.y);

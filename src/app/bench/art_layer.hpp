@@ -21,6 +21,7 @@ struct ArtScene {
   Drawing drawing;
   int load = 1;         ///< the mat load on the bench
   double strength = 1;  ///< opacity of the lines
+  bool stacked = false, hidden = true;  ///< see LineOptions
 };
 
 class ArtLayer : public QObject {

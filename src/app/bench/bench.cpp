@@ -12,6 +12,7 @@
 #include "app/bench/rulers.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "core/project/arrange.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/text_scan.hpp"
@@ -145,9 +146,20 @@ void Bench::updateLoads() {
     refresh();
   }
   const auto at = std::lower_bound(loads.begin(), loads.end(), load_) - loads.begin();
-  load_button_->setText(tr("Mat load %1 of %2").arg(at + 1).arg(loads.size()));
-  load_button_->setVisible(loads.size() > 1);
+  load_button_->setText(stacked_ ? tr("All layers stacked") : tr("Mat load %1 of %2").arg(at + 1).arg(loads.size()));
+  load_button_->setVisible(stacked_ || loads.size() > 1);
   placeControls();
+}
+
+void Bench::setStacked(bool on) {
+  stacked_ = on;
+  updateLoads();
+  refresh();
+}
+
+void Bench::setHiddenShown(bool on) {
+  hidden_shown_ = on;
+  refresh();
 }
 
 void Bench::setScrub(double seconds) {
@@ -200,7 +212,8 @@ void Bench::paintArt(QPainter& p) {
   p.fillRect(rect(), theme().ground);
   const bool rehearsing = record_ || scrub_ >= 0;
   art_->paint(p, view_, size(), devicePixelRatioF(),
-              {session_.project(), session_.drawing(), load_, rehearsing ? 0.16 : 1.0});
+              {session_.project(), session_.drawing(), load_, rehearsing ? 0.16 : 1.0, stacked_ && !rehearsing,
+               hidden_shown_});
 }
 
 void Bench::finishPainting() {
@@ -298,7 +311,7 @@ void Bench::paintEvent(QPaintEvent*) {
   paintArt(p);
   paintMarks(p);
   const Project& project = session_.project();
-  paint_sheet_names(p, view_, project, load_);
+  if (!stacked_) paint_sheet_names(p, view_, project, load_);
   paintSelection(p);
   if (project.pieces.empty()) paint_empty_bench(p, canvas());
   const Box shown = session_.selection().empty() ? Box{} : selectionBounds();
@@ -343,7 +356,7 @@ std::optional<LineRef> Bench::hit(QPointF at) const {
   Drawing shown;
   for (const auto& piece : session_.drawing().pieces) {
     const Sheet* sheet = sheet_of(session_.project(), piece->piece->stock);
-    if (!sheet || sheet->load == load_) shown.pieces.push_back(piece);
+    if (stacked_ || !sheet || sheet->load == load_) shown.pieces.push_back(piece);
   }
   const Vec mm = view_.to_mm(at);
   if (auto line = pick_line(shown, mm, kReachPx / view_.px_per_mm)) return line;
@@ -377,8 +390,22 @@ void Bench::clickAt(QPointF at, Qt::KeyboardModifiers keys) {
     }
     session_.select(selection);
   } else {
-    session_.select({{found->piece, ""}});
+    selectGroup(found->piece);
   }
+}
+
+void Bench::selectGroup(int piece) {
+  std::vector<LineRef> all;
+  for (const int id : with_group(session_.project(), {piece})) all.push_back({id, ""});
+  session_.select(std::move(all));
+}
+
+void Bench::pickContour(QPointF at, bool keep) {
+  const auto pieces = session_.selectedPieces();
+  const auto found = hit(at);
+  if (record_ || !found || found->line.empty() || pieces != std::vector<int>{found->piece}) return;
+  session_.commit(pick_contour(session_.project(), session_.drawing(), found->piece, view_.to_mm(at), keep),
+                  keep ? tr("Keep a contour alone") : tr("Drop a contour"));
 }
 
 void Bench::mousePressEvent(QMouseEvent* event) {
@@ -390,6 +417,10 @@ void Bench::mousePressEvent(QMouseEvent* event) {
     return;
   }
   if (event->button() != Qt::LeftButton) return;
+  if (event->modifiers() & Qt::AltModifier) {
+    pickContour(press_, event->modifiers() & Qt::ShiftModifier);
+    return;
+  }
   press_bounds_ = selectionBounds();
   for (const auto& h : handles()) {
     if (QRectF(h.at.x() - 6, h.at.y() - 6, 12, 12).contains(press_)) {
@@ -410,7 +441,7 @@ void Bench::mousePressEvent(QMouseEvent* event) {
     return;
   }
   const auto pieces = session_.selectedPieces();
-  if (std::find(pieces.begin(), pieces.end(), found->piece) == pieces.end()) session_.select({{found->piece, ""}});
+  if (std::find(pieces.begin(), pieces.end(), found->piece) == pieces.end()) selectGroup(found->piece);
   drag_ = Drag::move;
   session_.seal();
   ++drag_count_;
@@ -506,8 +537,13 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
 }
 
 void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
+  // Inside a group a double click means the single piece, on that piece the single line.
   const auto found = hit(event->position());
-  if (found && !found->line.empty()) session_.select({*found});
+  if (found && session_.selectedPieces().size() > 1) {
+    session_.select({{found->piece, ""}});
+  } else if (found && !found->line.empty()) {
+    session_.select({*found});
+  }
 }
 
 void Bench::wheelEvent(QWheelEvent* event) {

@@ -29,6 +29,12 @@ class Bench : public QWidget {
   void setLoad(int load);
   [[nodiscard]] int load() const { return load_; }
 
+  /// Whether all layers are shown on each other in their stock's colours, and what is hidden in them besides.
+  void setStacked(bool on);
+  [[nodiscard]] bool stacked() const { return stacked_; }
+  void setHiddenShown(bool on);
+  [[nodiscard]] bool hiddenShown() const { return hidden_shown_; }
+
   /// Shows the plan's marks up to a moment of its clock; a negative time ends that.
   void setScrub(double seconds);
   /// Shows what the cutter has marked and where its head is; null ends that.
@@ -76,6 +82,9 @@ class Bench : public QWidget {
   [[nodiscard]] Box selectionBounds() const;
   [[nodiscard]] std::optional<LineRef> hit(QPointF at) const;
   void clickAt(QPointF at, Qt::KeyboardModifiers keys);
+  void selectGroup(int piece);
+  /// Leaves out the contour at this place, or keeps it alone, by a step of its piece's recipe.
+  void pickContour(QPointF at, bool keep);
   void refresh();      // the art changed: paint it anew
   void viewChanged();  // the view moved: paint anew, show the old picture meanwhile
   void paintArt(QPainter& p);
@@ -89,6 +98,7 @@ class Bench : public QWidget {
   View view_;
   bool fitted_ = true;  // keep fitting while the window changes size
   int load_ = 1;
+  bool stacked_ = false, hidden_shown_ = true;
 
   ArtLayer* art_;
 

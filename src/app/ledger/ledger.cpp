@@ -8,6 +8,7 @@
 #include <QVBoxLayout>
 #include <set>
 
+#include "app/shape_actions.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -123,7 +124,9 @@ class RowPainter : public QStyledItemDelegate {
     p.setFont(ui_font(12));
     p.setPen(t.quiet);
     const LengthUnit unit = session.project().unit;
-    const QString size = size_text(drawn.bounds, unit) + QChar(' ') + unit_word(unit);
+    QString size = size_text(drawn.bounds, unit) + QChar(' ') + unit_word(unit);
+    if (piece.helper) size += QObject::tr("  ·  helper");
+    if (!piece.group.empty()) size += QStringLiteral("  ·  ") + qs(piece.group);
     p.drawText(QRectF(68, r.top() + 29, r.width() - 84, 18), Qt::AlignVCenter, size);
     p.setPen(QPen(t.hairline, 1));
     p.setRenderHint(QPainter::Antialiasing, false);
@@ -185,7 +188,7 @@ void Ledger::addButtons(const Actions& actions) {
   auto* row = new QHBoxLayout;
   row->setContentsMargins(14, 8, 14, 12);
   row->setSpacing(8);
-  for (const auto& [id, text] : {std::pair{"bring-in", tr("Bring in…")}, std::pair{"duplicate", tr("Duplicate")}}) {
+  for (const auto& [id, text] : {std::pair{"bring-in", tr("Bring in…")}}) {
     QAction* action = actions.find(QString::fromLatin1(id));
     auto* button = new QPushButton(text, this);
     button->setObjectName(QStringLiteral("ledger-") + QString::fromLatin1(id));
@@ -195,6 +198,12 @@ void Ledger::addButtons(const Actions& actions) {
     connect(action, &QAction::changed, button, [button, action] { button->setEnabled(action->isEnabled()); });
     row->addWidget(button, 1);
   }
+  auto* shape = new QPushButton(tr("New shape"), this);
+  shape->setObjectName(QStringLiteral("newShape"));
+  auto* menu = new QMenu(shape);
+  fill_shape_menu(*menu, actions);
+  shape->setMenu(menu);
+  row->addWidget(shape, 1);
   static_cast<QVBoxLayout*>(layout())->addLayout(row);
 }
 

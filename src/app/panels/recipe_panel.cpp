@@ -1,11 +1,13 @@
 #include "app/panels/recipe_panel.hpp"
 
 #include <QGridLayout>
+#include <QMenu>
 #include <QLocale>
 #include <QPainter>
 #include <map>
 #include <set>
 
+#include "app/shape_actions.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -15,41 +17,6 @@
 #include "render/role_style.hpp"
 
 namespace dotlane {
-
-void RecipeLane::setSteps(std::vector<Step> steps) {
-  steps_ = std::move(steps);
-  updateGeometry();
-  update();
-}
-
-void RecipeLane::paintEvent(QPaintEvent*) {
-  QPainter p(this);
-  p.setRenderHint(QPainter::Antialiasing);
-  const Theme& t = theme();
-  const double x = 9;
-  if (steps_.size() > 1) {
-    QColor line = t.accent;
-    line.setAlpha(70);
-    p.setPen(QPen(line, 2));
-    p.drawLine(QPointF(x, 14), QPointF(x, 14 + 44.0 * static_cast<double>(steps_.size() - 1)));
-  }
-  for (std::size_t i = 0; i < steps_.size(); ++i) {
-    const double y = 14 + 44.0 * static_cast<double>(i);
-    p.setPen(Qt::NoPen);
-    p.setBrush(t.accent);
-    p.drawEllipse(QPointF(x, y), 6.5, 6.5);
-    p.setFont(ui_font(12, true));
-    const int figure = p.fontMetrics().horizontalAdvance(steps_[i].figure);
-    p.setPen(t.ink);
-    p.drawText(QRectF(0, y - 10, width() - 2, 20), Qt::AlignRight | Qt::AlignVCenter, steps_[i].figure);
-    p.setFont(ui_font(13));
-    p.drawText(QRectF(26, y - 11, width() - 30 - figure, 20), Qt::AlignVCenter, steps_[i].name);
-    p.setFont(ui_font(11));
-    p.setPen(t.quiet);
-    p.drawText(QRectF(26, y + 8, width() - 28, 16), Qt::AlignVCenter,
-               p.fontMetrics().elidedText(steps_[i].detail, Qt::ElideMiddle, width() - 28));
-  }
-}
 
 RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe"), parent), session_(session) {
   setObjectName(QStringLiteral("recipePanel"));
@@ -98,8 +65,23 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
                       on ? tr("Keep proportions") : tr("Free proportions"));
   });
 
-  lane_ = new RecipeLane(piece_part_);
-  piece->addWidget(lane_);
+  steps_ = new RecipeSteps(session_, piece_part_);
+  connect(steps_, &RecipeSteps::refused, this, &RecipePanel::refused);
+  piece->addWidget(steps_);
+  auto* more = new QHBoxLayout;
+  more->setSpacing(6);
+  add_step_ = new QPushButton(tr("Add a step"), piece_part_);
+  add_step_->setObjectName(QStringLiteral("addStep"));
+  set_kind(add_step_, "soft");
+  freeze_ = new QPushButton(tr("Freeze"), piece_part_);
+  freeze_->setObjectName(QStringLiteral("freezeRecipe"));
+  freeze_->setToolTip(tr("Make plain lines of it; the recipe is gone"));
+  more->addWidget(add_step_, 1);
+  more->addWidget(freeze_);
+  piece->addLayout(more);
+  together_ = new QWidget(piece_part_);
+  together_->setObjectName(QStringLiteral("together"));
+  piece->addWidget(together_);
 
   auto* form = new QFormLayout;
   form->setContentsMargins(0, 0, 0, 0);
@@ -283,32 +265,42 @@ void RecipePanel::updatePiece(const Piece& piece, const Box& bounds) {
     stock_->setItemData(row, qs(s.id));
     if (s.id == piece.stock) stock_->setCurrentIndex(row);
   }
-  lane_->setVisible(single);
-  if (single) {
-    int contours = 0, open = 0;
-    for (const auto& line : piece.lines) {
-      for (const auto& c : line.path->contours) (c.closed ? contours : open) += 1;
+  steps_->show(single ? piece.id : 0);
+  add_step_->setVisible(true);
+  freeze_->setVisible(!piece.plain());
+  together_->setVisible(!single);
+}
+
+void RecipePanel::addMenus(const Actions& actions) {
+  auto* menu = new QMenu(add_step_);
+  fill_step_menu(*menu, actions);
+  add_step_->setMenu(menu);
+  connect(freeze_, &QPushButton::clicked, actions.find(QStringLiteral("freeze")), &QAction::trigger);
+  auto* column = new QVBoxLayout(together_);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(5);
+  struct Row {
+    QString heading;
+    std::vector<std::pair<const char*, QString>> entries;
+  };
+  const Row rows[] = {
+      {tr("Combine"), {{"combine-join", tr("Join")}, {"combine-cut-away", tr("Cut away")}, {"combine-overlap", tr("Overlap")}, {"combine-divide", tr("Divide")}, {"trim", tr("Trim under")}, {"group", tr("Group")}}},
+      {tr("Align"), {{"align-left", tr("Left")}, {"align-centre", tr("Centre")}, {"align-right", tr("Right")}, {"align-top", tr("Top")}, {"align-middle", tr("Middle")}, {"align-bottom", tr("Bottom")}}},
+      {tr("Even gaps"), {{"distribute-across", tr("Across")}, {"distribute-down", tr("Down")}}}};
+  for (const auto& row : rows) {
+    column->addWidget(make_label(row.heading, "heading", together_));
+    auto* grid = new QGridLayout;
+    grid->setSpacing(5);
+    for (std::size_t i = 0; i < row.entries.size(); ++i) {
+      QAction* action = actions.find(QString::fromLatin1(row.entries[i].first));
+      auto* button = new QPushButton(row.entries[i].second, together_);
+      button->setObjectName(QStringLiteral("recipe-") + QString::fromLatin1(row.entries[i].first));
+      set_kind(button, "chip");
+      button->setToolTip(action->text() + QStringLiteral("  ") + action->shortcut().toString(QKeySequence::NativeText));
+      connect(button, &QPushButton::clicked, action, &QAction::trigger);
+      grid->addWidget(button, static_cast<int>(i) / 3, static_cast<int>(i) % 3);
     }
-    const double scale = std::sqrt(std::abs(piece.placement.determinant()));
-    const double angle = std::atan2(-piece.placement.b, piece.placement.a) * 180 / 3.14159265358979;
-    QString size_detail = scale > 0.9995 && scale < 1.0005
-                              ? tr("at the size of the file")
-                              : tr("%1 % of the file").arg(QLocale().toString(scale * 100, 'f', 1));
-    if (std::abs(angle) > 0.05) size_detail += tr("  ·  turned %1°").arg(QLocale().toString(angle, 'f', 1));
-    lane_->setSteps(
-        {{tr("Brought in"),
-          QStringLiteral("%1  ·  %2")
-              .arg(qs(piece.source.file.empty() ? piece.name : piece.source.file),
-                   piece.source.unit_source == UnitSource::stated
-                       ? tr("size stated")
-                       : tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))),
-          counted(piece.lines.size(), tr("line"), tr("lines"))},
-         {tr("Sized"), size_detail, QStringLiteral("%1 %2").arg(size_text(bounds, unit), unit_word(unit))},
-         {tr("Roles"), tr("%1 closed contours, %2 open").arg(contours).arg(open), [&] {
-            const auto guessed =
-                std::count_if(piece.lines.begin(), piece.lines.end(), [](const Line& l) { return l.role_guessed; });
-            return guessed ? tr("%1 guessed").arg(guessed) : tr("confirmed");
-          }()}});
+    column->addLayout(grid);
   }
 }
 

@@ -5,7 +5,9 @@
 #include <QPushButton>
 #include <QToolButton>
 
+#include "app/actions.hpp"
 #include "app/panels/panel.hpp"
+#include "app/recipe/recipe_steps.hpp"
 #include "app/session.hpp"
 #include "app/widgets/number_field.hpp"
 
@@ -15,6 +17,13 @@ class RecipePanel : public Panel {
   Q_OBJECT
  public:
   RecipePanel(Session& session, QWidget* parent);
+  /// The button that adds steps, and those that combine and align, carry these actions.
+  void addMenus(const Actions& actions);
+  /// Opens the values of a step; 0 is the source.
+  void openStep(int step) { steps_->open(step); }
+
+ signals:
+  void refused(const QString& why);
 
  private:
   void update();
@@ -29,7 +38,10 @@ class RecipePanel : public Panel {
   NumberField *width_, *height_, *x_, *y_, *turn_;
   QToolButton* lock_;
   QComboBox* stock_;
-  class RecipeLane* lane_;
+  RecipeSteps* steps_;
+  QPushButton* add_step_;
+  QPushButton* freeze_;
+  QWidget* together_;
   QWidget* piece_part_;
   QLabel* lines_heading_;
   std::vector<QPushButton*> role_chips_;
@@ -38,25 +50,6 @@ class RecipePanel : public Panel {
   QVBoxLayout* colors_;
   QPushButton* confirm_;
   std::string colors_shown_;
-};
-
-/// The vertical lane of dots, one for each step of the recipe.
-class RecipeLane : public QWidget {
-  Q_OBJECT
- public:
-  struct Step {
-    QString name, detail, figure;
-  };
-  explicit RecipeLane(QWidget* parent) : QWidget(parent) {}
-  void setSteps(std::vector<Step> steps);
-  [[nodiscard]] QSize sizeHint() const override { return {240, static_cast<int>(steps_.size()) * 44}; }
-  [[nodiscard]] QSize minimumSizeHint() const override { return sizeHint(); }
-
- protected:
-  void paintEvent(QPaintEvent* event) override;
-
- private:
-  std::vector<Step> steps_;
 };
 
 }  // namespace dotlane

@@ -87,12 +87,10 @@ Cluster cluster_of(const ClipperLib::Paths& rings) {
 /// Groups of clean rings by outline: each outline with the holes in it.
 void collect_parts(const ClipperLib::PolyNode& node, std::vector<ClipperLib::Paths>& out) {
   for (const auto* outline : node.Childs) {
-    auto& part = out.emplace_back();
-    part.push_back(outline->Contour);
-    for (const auto* hole : outline->Childs) {
-      part.push_back(hole->Contour);
-      collect_parts(*hole, out);
-    }
+    ClipperLib::Paths part{outline->Contour};
+    for (const auto* hole : outline->Childs) part.push_back(hole->Contour);
+    out.push_back(std::move(part));
+    for (const auto* hole : outline->Childs) collect_parts(*hole, out);
   }
 }
 

@@ -53,7 +53,7 @@ std::vector<KindSpec> make_step_kinds() {
                {length("by", "by", 3, 0, 1000), choice("side", "side", {{"out", "outward"}, {"in", "inward"}}),
                 choice("corners", "corners", kCorners),
                 number("limit", "mitre limit", 4, 1, 50, "A mitred point reaches at most this many distances."),
-                choice("contours", "contours", {{"all", "every contour"}, {"outer", "silhouette only"}}),
+                choice("contours", "contours", {{"all", "every one"}, {"outer", "silhouette"}}),
                 flag("merge", "merged into one", true), area("holes-under", "fill holes under", 0),
                 choice("original", "original", {{"remove", "replaced"}, {"keep", "kept"}, {"draw", "kept, drawn"}}),
                 count("count", "how many", 1, 1, 100, "A nested series."), length("reveal", "reveal", 3, 0.05, 1000),
@@ -236,11 +236,12 @@ std::vector<KindSpec> make_shape_kinds() {
                 length("tab", "glue tab", 10, 2, 200),
                 choice("piece", "piece", {{"tray", "tray"}, {"lid", "lid, a little larger"}}),
                 length("play", "lid larger by", 0.8, 0, 10)}});
+  k.push_back({"pieces", "From other pieces", "The outline of other pieces; its first step says which.", "Made up", {}});
   k.push_back({"picture", "Traced picture", "Outlines of a picture.", "Traced",
                {length("width", "width", 80, 1, 5000),
                 choice("colors", "colours", {{"two", "dark on light"}, {"several", "several colours"}}),
                 percent("threshold", "dark below", 50, 0, 100), flag("invert", "invert", false),
-                count("layers", "how many colours", 4, 2, 16), choice("meet", "layers", {{"stack", "stacked"}, {"abut", "side by side"}}),
+                count("layers", "count", 4, 2, 16), choice("meet", "layers", {{"stack", "stacked"}, {"abut", "side by side"}}),
                 count("despeckle", "despeckle (px)", 4, 0, 100000), number("smoothing", "smoothing", 1, 0, 1.3),
                 percent("crop-left", "crop left", 0, 0, 95), percent("crop-top", "crop top", 0, 0, 95),
                 percent("crop-right", "crop right", 0, 0, 95), percent("crop-bottom", "crop bottom", 0, 0, 95)}});

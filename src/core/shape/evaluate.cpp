@@ -335,16 +335,21 @@ class Evaluation {
   std::vector<Input> inputs_for(const Piece& piece, const Step& step, const Frame& frame) {
     auto ids = inputs_of(step);
     if (ids.empty() && step.kind == "trim-under") ids = graph_.above(piece.id);
+    // What is made of other pieces alone works where they are; its own placement moves the result.
+    const Affine own = piece.source.kind == "pieces" ? Affine{} : frame.to_mat;
     std::vector<Input> out;
     for (const int id : ids) {
       const Piece* other = find_piece(project_, id);
       if (!other || !graph_.has(piece.id, id)) continue;
       const auto recipe = recipe_of(*other);
       if (stale_.contains(id)) stale_.insert(piece.id);
-      out.push_back({id, recipe->shaped, frame.to_mat.inverse() * frame_of(other->placement).to_mat});
+      out.push_back({id, recipe->shaped, own.inverse() * placed(*other)});
     }
     return out;
   }
+
+  /// Where the frame of a piece lies on the mat.
+  static Affine placed(const Piece& piece) { return frame_of(piece.placement).to_mat; }
 
   Box sheet_for(const Piece& piece, const Frame& frame) const {
     const Sheet* sheet = sheet_of(project_, piece.stock);

@@ -99,6 +99,28 @@ Result<Project> add_shape(Project project, const std::string& kind, const Values
   return put_on_top(std::move(project), std::move(piece), id);
 }
 
+Project add_outline_of(Project project, const std::vector<int>& pieces, double by, int* id) {
+  Piece piece;
+  piece.id = 1;
+  for (const auto& p : project.pieces) piece.id = std::max(piece.id, p->id + 1);
+  if (id) *id = piece.id;
+  std::vector<double> with(pieces.begin(), pieces.end());
+  std::size_t below = 0;
+  for (std::size_t i = 0; i < project.pieces.size(); ++i) {
+    const auto& p = project.pieces[i];
+    if (std::find(pieces.begin(), pieces.end(), p->id) == pieces.end()) continue;
+    piece.name = p->name + ", behind";
+    piece.stock = p->stock;
+    below = i + 1;
+  }
+  piece.source.kind = "pieces";
+  piece.steps = {Step{1, "join", true, {{"with", with}}, {}, {}}, Step{2, "offset", true, {{"by", by}, {"contours", std::string("outer")}}, {}, {}}};
+  piece.dress["outline"] = {Role::cut, false, choose_tool(project, Role::cut, {}, piece.stock), 0};
+  project.pieces.insert(project.pieces.begin() + static_cast<std::ptrdiff_t>(below), Shared<Piece>(std::move(piece)));
+  match_sheets(project);
+  return project;
+}
+
 Project add_picture(Project project, Picture picture, const std::string& file, const Values& values, int* id) {
   Piece piece;
   const std::filesystem::path path(file);
@@ -302,6 +324,7 @@ Project resize_piece(Project project, const Drawing& drawing, int id, std::optio
   if (!piece || !drawn || drawn->bounds.empty()) return project;
   const Box start = bounds_on_mat(*drawn);
   const Vec fixed{start.x0 + anchor.x * start.width(), start.y0 + anchor.y * start.height()};
+  if (piece->source.kind == "pieces") return project;  // it is as large as what it is made of
   if (width_mm && !(*width_mm > 0 && start.width() > 0)) width_mm.reset();
   if (height_mm && !(*height_mm > 0 && start.height() > 0)) height_mm.reset();
   if (!width_mm && !height_mm) return project;
@@ -350,7 +373,9 @@ Project resize_piece(Project project, const Drawing& drawing, int id, std::optio
     across.has = now.width(), down.has = now.height();
     if (across.right() && down.right()) break;
   }
-  // Whatever the recipe does, the corner named stays where it was.
+  // Whatever the recipe does, the corner named stays where it was; but a piece that others shape is moved no farther
+  // than it grew, as moving it would change its shape again.
+  if (!depends_on(project, id).empty()) return project;
   const Vec at{now.x0 + anchor.x * now.width(), now.y0 + anchor.y * now.height()};
   return move_pieces(std::move(project), {id}, fixed - at);
 }

@@ -11,6 +11,8 @@ namespace dotlane {
 /// Adds a ready shape as a piece on top, in the middle of the usable area, on the first sheet's stock (65 lb cover when
 /// there is none yet). Errors name a value that cannot stand. `id` hears the new piece's id.
 [[nodiscard]] Result<Project> add_shape(Project project, const std::string& kind, const Values& values, int* id = nullptr);
+/// Adds a piece just below these that is their outline together, `by` mm larger all around.
+[[nodiscard]] Project add_outline_of(Project project, const std::vector<int>& pieces, double by, int* id = nullptr);
 /// Adds a traced picture the same way.
 [[nodiscard]] Project add_picture(Project project, Picture picture, const std::string& file, const Values& values,
                                   int* id = nullptr);

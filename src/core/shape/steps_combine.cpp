@@ -38,8 +38,17 @@ std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call) {
   const auto meant = shapes_meant(call.take.text("of"), lines);
   const auto pieces = inputs_of(call.step);
   const bool by_layer = call.take.is("together", "layer");
-  if (meant.empty()) {
+  if (meant.empty() && pieces.empty()) {
     call.outcome.trouble = "There is no closed line to join.";
+    return lines;
+  }
+  if (meant.empty()) {  // the others alone make the shape
+    const Region covered = covered_by(pieces, call);
+    if (covered.empty()) return lines;
+    Line line;
+    line.id = "outline";
+    line.color = {34, 34, 34};
+    lines.push_back(with_region(line, covered));
     return lines;
   }
   // One group, or one for each layer; the uppermost line of a group gives its role and colour.

@@ -1,0 +1,258 @@
+#include "app/recipe/recipe_steps.hpp"
+
+#include <QFormLayout>
+#include <QLabel>
+#include <QLocale>
+#include <QPainter>
+#include <QToolButton>
+
+#include "app/recipe/value_field.hpp"
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+#include "core/shape/recipe_edit.hpp"
+#include "core/shape/trace.hpp"
+#include "render/role_style.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr int kIndent = 24;
+
+QString figure_of(const StepOutcome& outcome, LengthUnit unit) {
+  return outcome.bounds.empty() ? QObject::tr("nothing") : size_text(outcome.bounds, unit) + QChar(' ') + unit_word(unit);
+}
+
+QString detail_of(const StepOutcome& outcome) {
+  QString out = counted(outcome.contours, QObject::tr("contour"), QObject::tr("contours")) + QStringLiteral("  ·  ") +
+                counted(outcome.nodes, QObject::tr("node"), QObject::tr("nodes"));
+  if (outcome.removed_mm2 > 0.5)
+    out += QStringLiteral("  ·  ") + QObject::tr("%1 cm² saved").arg(QLocale().toString(outcome.removed_mm2 / 100, 'f', 1));
+  if (outcome.dropped > 0) out += QStringLiteral("  ·  ") + QObject::tr("%1 left out").arg(outcome.dropped);
+  return out;
+}
+
+}  // namespace
+
+RecipeSteps::RecipeSteps(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+  setObjectName(QStringLiteral("recipeSteps"));
+  column_ = new QVBoxLayout(this);
+  column_->setContentsMargins(0, 0, 0, 0);
+  column_->setSpacing(2);
+}
+
+void RecipeSteps::show(int id) {
+  const Piece* piece = find_piece(session_.project(), id);
+  const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
+  setVisible(piece && drawn);
+  if (!piece || !drawn) return;
+  std::string key = std::to_string(id) + piece->source.kind + piece->source.file;
+  for (const auto& step : piece->steps) key += "/" + std::to_string(step.id) + step.kind + (step.on ? "+" : "-");
+  key += session_.project().unit == LengthUnit::inch ? "in" : "mm";
+  if (key != shown_) {
+    if (id != piece_) open_ = -1;
+    piece_ = id;
+    shown_ = key;
+    rebuild(*piece);
+  }
+  refresh(*piece, *drawn);
+}
+
+void RecipeSteps::open(int step) {
+  open_ = step;
+  showOpen();
+}
+
+void RecipeSteps::showOpen() {
+  for (auto& stop : stops_) {
+    stop.values->setVisible(stop.step == open_ && !stop.fields.empty());
+    stop.head->setChecked(stop.step == open_);
+  }
+  updateGeometry();
+  update();
+}
+
+void RecipeSteps::rebuild(const Piece& piece) {
+  for (auto& stop : stops_) {
+    stop.row->hide();
+    stop.row->deleteLater();
+  }
+  stops_.clear();
+  stops_.reserve(piece.steps.size() + 1);
+  addStop(piece, nullptr);
+  for (const auto& step : piece.steps) addStop(piece, &step);
+  showOpen();
+}
+
+void RecipeSteps::addStop(const Piece& piece, const Step* step) {
+  Stop stop;
+  stop.step = step ? step->id : 0;
+  stop.on = !step || step->on;
+  stop.kind = step ? find_kind(step_kinds(), step->kind) : find_kind(shape_kinds(), piece.source.kind);
+  stop.row = new QWidget(this);
+  auto* column = new QVBoxLayout(stop.row);
+  column->setContentsMargins(kIndent, 0, 0, 0);
+  column->setSpacing(0);
+  auto* top = new QHBoxLayout;
+  top->setSpacing(2);
+  QString name = stop.kind ? qs(stop.kind->label) : step ? qs(step->kind) : tr("Brought in");
+  if (step && !step->on) name += tr(" (off)");
+  stop.head = new QPushButton(name, stop.row);
+  stop.head->setObjectName(step ? QStringLiteral("step-%1").arg(step->id) : QStringLiteral("step-source"));
+  stop.head->setCheckable(true);
+  set_kind(stop.head, "row");
+  if (stop.kind) stop.head->setToolTip(qs(stop.kind->summary));
+  connect(stop.head, &QPushButton::clicked, this, [this, id = stop.step] { open(open_ == id ? -1 : id); });
+  top->addWidget(stop.head, 1);
+  stop.figure = make_label({}, "name", stop.row);
+  stop.figure->setWordWrap(false);
+  top->addWidget(stop.figure);
+  column->addLayout(top);
+  stop.detail = make_label({}, "quiet", stop.row);
+  stop.detail->setContentsMargins(9, 0, 0, 2);
+  column->addWidget(stop.detail);
+  stop.trouble = make_label({}, "serious", stop.row);
+  stop.trouble->setContentsMargins(9, 0, 0, 2);
+  column->addWidget(stop.trouble);
+  stop.values = new QWidget(stop.row);
+  auto* body = new QVBoxLayout(stop.values);
+  body->setContentsMargins(9, 2, 0, 8);
+  body->setSpacing(4);
+  column->addWidget(stop.values);
+  addFields(stop, piece, step ? step->values : piece.source.values);
+  if (step) {
+    auto* tools = new QHBoxLayout;
+    tools->setSpacing(4);
+    const int id = step->id;
+    auto add = [&](const QString& text, const QString& hint, const char* object, auto run) {
+      auto* button = new QPushButton(text, stop.values);
+      set_kind(button, "chip");
+      button->setToolTip(hint);
+      button->setObjectName(QString::fromLatin1(object) + QStringLiteral("-%1").arg(id));
+      connect(button, &QPushButton::clicked, this, run);
+      tools->addWidget(button);
+    };
+    const bool on = step->on;
+    add(on ? tr("Off") : tr("On"), on ? tr("Pass this step over for now") : tr("Take this step again"), "switch-step", [this, id, on] {
+      session_.commit(switch_step(session_.project(), piece_, id, !on), on ? tr("Switch a step off") : tr("Switch a step on"));
+    });
+    add(tr("Up"), tr("Take this step earlier"), "raise-step",
+        [this, id] { session_.commit(shift_step(session_.project(), piece_, id, -1), tr("Move a step")); });
+    add(tr("Down"), tr("Take this step later"), "lower-step",
+        [this, id] { session_.commit(shift_step(session_.project(), piece_, id, 1), tr("Move a step")); });
+    add(tr("Remove"), tr("Take this step out of the recipe"), "remove-step",
+        [this, id] { session_.commit(remove_step(session_.project(), piece_, id), tr("Remove a step")); });
+    tools->addStretch();
+    body->addLayout(tools);
+  }
+  column_->addWidget(stop.row);
+  stop.row->show();
+  stops_.push_back(std::move(stop));
+}
+
+void RecipeSteps::addFields(Stop& stop, const Piece& piece, const Values& values) {
+  if (!stop.kind) return;
+  auto* form = new QFormLayout;
+  form->setContentsMargins(0, 0, 0, 0);
+  form->setHorizontalSpacing(8);
+  form->setVerticalSpacing(1);
+  form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
+  for (const auto& spec : stop.kind->values) {
+    const auto given = values.find(spec.key);
+    auto* field = make_value_field(spec, given == values.end() ? spec.standard : given->second,
+                                   {session_.project().unit, piece.id}, session_, stop.values,
+                                   [this, id = stop.step, key = spec.key](const Value& v) { change(id, key, v); });
+    auto* label = make_label(qs(spec.label), "quiet", stop.values);
+    label->setFixedWidth(96);
+    form->addRow(label, field);
+    stop.fields.push_back({&spec, field});
+  }
+  static_cast<QVBoxLayout*>(stop.values->layout())->addLayout(form);
+}
+
+void RecipeSteps::change(int step, const std::string& key, const Value& value) {
+  auto next = step == 0 ? set_source_value(session_.project(), piece_, key, value)
+                        : set_step_value(session_.project(), piece_, step, key, value);
+  if (!next) {
+    emit refused(qs(next.error().message));
+    if (const Piece* piece = find_piece(session_.project(), piece_)) rebuild(*piece), show(piece_);
+    return;
+  }
+  session_.commit(std::move(*next), step == 0 ? tr("Change a shape") : tr("Change a step"),
+                  "value-" + std::to_string(piece_) + "-" + std::to_string(step) + "-" + key);
+  // Choices of pieces change what the row says.
+  if (std::holds_alternative<std::vector<double>>(value)) {
+    if (const Piece* piece = find_piece(session_.project(), piece_)) rebuild(*piece), show(piece_);
+  }
+}
+
+void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
+  const LengthUnit unit = session_.project().unit;
+  for (auto& stop : stops_) {
+    const Values* values = stop.step == 0 ? &piece.source.values : nullptr;
+    for (const auto& step : piece.steps) {
+      if (step.id == stop.step) values = &step.values;
+    }
+    if (values) {
+      for (const auto& [spec, field] : stop.fields) {
+        const auto given = values->find(spec->key);
+        show_value(field, *spec, given == values->end() ? spec->standard : given->second, unit);
+      }
+    }
+    QString figure, detail, trouble;
+    const auto found = std::find_if(drawn.outcomes.begin(), drawn.outcomes.end(),
+                                    [&](const StepOutcome& o) { return o.step == stop.step; });
+    if (drawn.stale) {
+      detail = tr("being worked out…");
+    } else if (found != drawn.outcomes.end()) {
+      figure = figure_of(*found, unit);
+      detail = detail_of(*found);
+      trouble = qs(found->trouble);
+    } else if (stop.step == 0) {
+      // A plain piece has no outcomes: its lines are the source's.
+      StepOutcome own;
+      own.bounds = drawn.bounds;
+      for (const auto& line : piece.lines) own.nodes += segment_count(*line.path), own.contours += line.path->contours.size();
+      figure = figure_of(own, unit);
+      detail = detail_of(own);
+    } else {
+      detail = tr("passed over");
+    }
+    if (stop.step == 0) {
+      if (!piece.source.file.empty()) {
+        const QString size = piece.source.kind.empty() && piece.source.unit_source == UnitSource::assumed
+                                 ? tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))
+                                 : QString();
+        detail = qs(piece.source.file) + (size.isEmpty() ? QString() : QStringLiteral("  ·  ") + size) + QStringLiteral("\n") + detail;
+      }
+      if (piece.source.kind == "picture") {
+        const double bit = smallest_bit(drawn.piece->lines);
+        if (bit > 0) detail += QStringLiteral("\n") + tr("smallest bit %1").arg(length_text(bit, unit));
+      }
+    }
+    stop.figure->setText(figure);
+    stop.detail->setText(detail);
+    stop.trouble->setText(trouble);
+    stop.trouble->setVisible(!trouble.isEmpty());
+  }
+  update();
+}
+
+void RecipeSteps::paintEvent(QPaintEvent*) {
+  if (stops_.empty()) return;
+  QPainter p(this);
+  p.setRenderHint(QPainter::Antialiasing);
+  const Theme& t = theme();
+  auto dot = [&](const Stop& stop) { return QPointF(10, stop.row->y() + stop.head->y() + stop.head->height() / 2.0); };
+  QColor line = t.accent;
+  line.setAlpha(70);
+  p.setPen(QPen(line, 2));
+  p.drawLine(dot(stops_.front()), dot(stops_.back()));
+  for (const auto& stop : stops_) {
+    p.setPen(QPen(t.accent, 2));
+    p.setBrush(stop.on ? t.accent : t.panel);
+    p.drawEllipse(dot(stop), stop.step == 0 ? 6.5 : 5.5, stop.step == 0 ? 6.5 : 5.5);
+  }
+}
+
+}  // namespace dotlane

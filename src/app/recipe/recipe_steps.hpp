@@ -1,0 +1,56 @@
+// The recipe as a lane of stops: the source first, then every step, each with its figures and, when open, its values.
+#pragma once
+
+#include <QLabel>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <QWidget>
+
+#include "app/session.hpp"
+#include "core/project/kinds.hpp"
+
+namespace dotlane {
+
+class RecipeSteps : public QWidget {
+  Q_OBJECT
+ public:
+  RecipeSteps(Session& session, QWidget* parent);
+
+  /// Shows the piece's recipe, or nothing for 0. Rows stay as they are while only figures and values change.
+  void show(int piece);
+  /// Opens the step's values; 0 is the source.
+  void open(int step);
+
+ signals:
+  void refused(const QString& why);
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+
+ private:
+  struct Stop {
+    int step = 0;  // 0 = the source
+    const KindSpec* kind = nullptr;
+    QWidget* row = nullptr;
+    QPushButton* head = nullptr;
+    QLabel *detail = nullptr, *figure = nullptr, *trouble = nullptr;
+    QWidget* values = nullptr;
+    std::vector<std::pair<const ValueSpec*, QWidget*>> fields;
+    bool on = true;
+  };
+
+  void rebuild(const Piece& piece);
+  void addStop(const Piece& piece, const Step* step);
+  void addFields(Stop& stop, const Piece& piece, const Values& values);
+  void refresh(const Piece& piece, const DrawnPiece& drawn);
+  void change(int step, const std::string& key, const Value& value);
+  void showOpen();
+
+  Session& session_;
+  QVBoxLayout* column_;
+  int piece_ = 0, open_ = -1;
+  std::string shown_;  // what the rows were built for
+  std::vector<Stop> stops_;
+};
+
+}  // namespace dotlane

@@ -1,0 +1,182 @@
+#include "app/recipe/value_field.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QLineEdit>
+#include <QMenu>
+#include <QPushButton>
+#include <set>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/number_field.hpp"
+#include "app/widgets/paint_widgets.hpp"
+
+namespace dotlane {
+namespace {
+
+struct PlainUnit {
+  const char* unit;
+  int decimals;
+};
+
+PlainUnit unit_of(ValueType type) {
+  switch (type) {
+    case ValueType::area:
+      return {"mm²", 2};
+    case ValueType::degrees:
+      return {"°", 1};
+    case ValueType::percent:
+      return {"%", 1};
+    case ValueType::count:
+      return {"", 0};
+    default:
+      return {"", 2};
+  }
+}
+
+QString pieces_text(const Session& session, const Value& value) {
+  const auto* ids = std::get_if<std::vector<double>>(&value);
+  QStringList names;
+  if (ids) {
+    for (const double id : *ids) {
+      const Piece* piece = find_piece(session.project(), static_cast<int>(id));
+      names.append(piece ? qs(piece->name) : QObject::tr("(gone)"));
+    }
+  }
+  return names.isEmpty() ? QObject::tr("choose…") : names.join(QStringLiteral(", "));
+}
+
+void fill_lines(QComboBox* box, const Session& session, int piece, const std::string& now) {
+  box->clear();
+  box->addItem(QObject::tr("what it is for"), QString());
+  const DrawnPiece* drawn = find_drawn(session.drawing(), piece);
+  std::set<Role> roles;
+  if (drawn) {
+    for (const auto& line : drawn->piece->lines) roles.insert(line.role);
+  }
+  for (const Role role : roles) box->addItem(QObject::tr("all %1 lines").arg(role_name(role)), qs(word(role)));
+  QStringList picked;
+  for (const auto& ref : session.selection()) {
+    if (ref.piece == piece && !ref.line.empty()) picked.append(qs(ref.line));
+  }
+  if (!picked.isEmpty()) box->addItem(QObject::tr("the picked lines"), picked.join(QStringLiteral(", ")));
+  if (box->findData(qs(now)) < 0) box->addItem(qs(now), qs(now));
+  box->setCurrentIndex(box->findData(qs(now)));
+}
+
+}  // namespace
+
+QWidget* make_value_field(const ValueSpec& spec, const Value& value, const ValueContext& context, Session& session,
+                          QWidget* parent, std::function<void(const Value&)> edited) {
+  QWidget* field = nullptr;
+  switch (spec.type) {
+    case ValueType::choice: {
+      auto* box = new QComboBox(parent);
+      for (const auto& w : spec.words) box->addItem(qs(w.label), qs(w.word));
+      box->setMinimumContentsLength(8);
+      box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+      QObject::connect(box, &QComboBox::activated, box,
+                       [box, edited](int row) { edited(box->itemData(row).toString().toStdString()); });
+      field = box;
+      break;
+    }
+    case ValueType::flag: {
+      auto* box = new QCheckBox(parent);
+      QObject::connect(box, &QCheckBox::clicked, box, [edited](bool on) { edited(on); });
+      field = box;
+      break;
+    }
+    case ValueType::lines: {
+      auto* box = new QComboBox(parent);
+      const auto* now = std::get_if<std::string>(&value);
+      fill_lines(box, session, context.piece, now ? *now : std::string());
+      box->setMinimumContentsLength(8);
+      box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+      QObject::connect(box, &QComboBox::activated, box,
+                       [box, edited](int row) { edited(box->itemData(row).toString().toStdString()); });
+      field = box;
+      break;
+    }
+    case ValueType::text: {
+      auto* edit = new QLineEdit(parent);
+      QObject::connect(edit, &QLineEdit::editingFinished, edit, [edit, edited] { edited(edit->text().toStdString()); });
+      field = edit;
+      break;
+    }
+    case ValueType::pieces: {
+      auto* button = new QPushButton(parent);
+      set_kind(button, "chip");
+      auto* menu = new QMenu(button);
+      button->setMenu(menu);
+      QObject::connect(menu, &QMenu::aboutToShow, button, [menu, &session, context, edited, button] {
+        menu->clear();
+        const auto ids = button->property("pieces").toList();
+        for (const auto& piece : session.project().pieces) {
+          if (piece->id == context.piece) continue;
+          QAction* action = menu->addAction(qs(piece->name));
+          action->setCheckable(true);
+          action->setChecked(ids.contains(piece->id));
+          QObject::connect(action, &QAction::triggered, button, [edited, ids, id = piece->id](bool on) {
+            std::vector<double> next;
+            for (const auto& known : ids) {
+              if (known.toInt() != id) next.push_back(known.toInt());
+            }
+            if (on) next.push_back(id);
+            edited(next);
+          });
+        }
+        if (menu->isEmpty()) menu->addAction(QObject::tr("There is no other piece"))->setEnabled(false);
+      });
+      field = button;
+      break;
+    }
+    case ValueType::spots: {
+      field = make_label({}, "quiet", parent);
+      break;
+    }
+    default: {
+      const bool length = spec.type == ValueType::length;
+      const auto unit = unit_of(spec.type);
+      auto* number = new NumberField(qs(spec.label), length ? NumberField::Kind::length : NumberField::Kind::plain, parent,
+                                     QString::fromUtf8(unit.unit), unit.decimals);
+      number->setRange(spec.low, spec.high);
+      QObject::connect(number, &NumberField::edited, number, [edited, whole = spec.type == ValueType::count](double v) {
+        edited(whole ? std::round(v) : v);
+      });
+      QObject::connect(number, &NumberField::committed, &session, &Session::seal);
+      field = number;
+    }
+  }
+  field->setObjectName(QStringLiteral("value-") + qs(spec.key));
+  field->setAccessibleName(qs(spec.label));
+  if (!spec.help.empty()) field->setToolTip(qs(spec.help));
+  show_value(field, spec, value, context.unit);
+  if (spec.type == ValueType::pieces) static_cast<QPushButton*>(field)->setText(pieces_text(session, value));
+  return field;
+}
+
+void show_value(QWidget* field, const ValueSpec& spec, const Value& value, LengthUnit unit) {
+  if (auto* number = qobject_cast<NumberField*>(field)) {
+    if (const auto* v = std::get_if<double>(&value)) number->setValue(*v, unit);
+  } else if (auto* box = qobject_cast<QComboBox*>(field)) {
+    if (const auto* v = std::get_if<std::string>(&value)) box->setCurrentIndex(box->findData(qs(*v)));
+  } else if (auto* check = qobject_cast<QCheckBox*>(field)) {
+    if (const auto* v = std::get_if<bool>(&value)) check->setChecked(*v);
+  } else if (auto* edit = qobject_cast<QLineEdit*>(field)) {
+    const auto* v = std::get_if<std::string>(&value);
+    if (v && !edit->hasFocus()) edit->setText(qs(*v));
+  } else if (auto* button = qobject_cast<QPushButton*>(field)) {
+    QVariantList ids;
+    if (const auto* list = std::get_if<std::vector<double>>(&value)) {
+      for (const double id : *list) ids.append(static_cast<int>(id));
+    }
+    button->setProperty("pieces", ids);
+  } else if (auto* label = qobject_cast<QLabel*>(field)) {
+    if (const auto* list = std::get_if<std::vector<double>>(&value))
+      label->setText(counted(list->size() / 2, QObject::tr("contour"), QObject::tr("contours")) +
+                     (spec.type == ValueType::spots ? QObject::tr(" – Alt-click more") : QString()));
+  }
+}
+
+}  // namespace dotlane

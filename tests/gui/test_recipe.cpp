@@ -1,0 +1,337 @@
+// Shaping in the real window: steps, ready shapes, pieces that shape pieces, groups, pictures.
+#include <QCheckBox>
+#include <QComboBox>
+#include <QImage>
+#include <QMenu>
+#include <QPainter>
+
+#include "app/notice.hpp"
+#include "app/panels/recipe_panel.hpp"
+#include "app/widgets/number_field.hpp"
+#include "core/format/files.hpp"
+#include "core/format/project_json.hpp"
+#include "core/format/svg_reader.hpp"
+#include "core/geometry/measure.hpp"
+#include "core/shape/recipe_edit.hpp"
+#include "driving.hpp"
+
+namespace dotlane::test {
+namespace {
+
+QString stall() { return QStringLiteral(DOTLANE_DEMO "/fair-stall.dotlane"); }
+
+void run(Opened& o, const char* action) {
+  QAction* a = o.window.actions().find(QString::fromLatin1(action));
+  INFO("action " << action);
+  REQUIRE(a);
+  REQUIRE(a->isEnabled());
+  a->trigger();
+  o.session().settle();
+}
+
+void type(NumberField* field, const char* text) {
+  field->editor()->setFocus();
+  field->editor()->selectAll();
+  QTest::keyClicks(field->editor(), QString::fromLatin1(text));
+  QTest::keyClick(field->editor(), Qt::Key_Return);
+}
+
+/// The field of the step that is open.
+template <class T>
+T* field(Opened& o, const char* key) {
+  QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  for (auto* w : o.window.findChildren<T*>(QStringLiteral("value-") + QString::fromLatin1(key))) {
+    if (w->isVisible()) return w;
+  }
+  FAIL("no field " << key);
+  return nullptr;
+}
+
+int id_of(Opened& o, const std::string& name) { return o.piece(name).id; }
+
+}  // namespace
+
+TEST_CASE("a step is added, changed, switched off, moved and removed from the panel") {
+  Opened o;
+  const int cliff = id_of(o, "Cliff");
+  o.session().select({{cliff, ""}});
+  const Box before = o.bounds("Cliff");
+  run(o, "step-offset");
+  const int step = o.piece("Cliff").steps.back().id;
+  CHECK(o.bounds("Cliff").width() == Approx(before.width() + 6).margin(0.2));
+  type(field<NumberField>(o, "by"), "5");
+  CHECK(o.bounds("Cliff").width() == Approx(before.width() + 10).margin(0.2));
+  auto* corners = field<QComboBox>(o, "corners");
+  corners->setCurrentIndex(corners->findData(QStringLiteral("mitre")));
+  emit corners->activated(corners->currentIndex());
+  CHECK(std::get<std::string>(o.piece("Cliff").steps.back().values.at("corners")) == "mitre");
+  o.click(("switch-step-" + std::to_string(step)).c_str());
+  CHECK(o.bounds("Cliff").width() == Approx(before.width()));
+  o.click(("switch-step-" + std::to_string(step)).c_str());
+  o.click(("raise-step-" + std::to_string(step)).c_str());
+  CHECK(o.piece("Cliff").steps[o.piece("Cliff").steps.size() - 2].id == step);
+  o.click(("remove-step-" + std::to_string(step)).c_str());
+  CHECK(o.bounds("Cliff").width() == Approx(before.width()));
+  // Everything can be undone, one action at a time.
+  int undone = 0;
+  for (; o.session().canUndo(); ++undone) run(o, "undo");
+  CHECK(undone == 7);
+  CHECK(o.bounds("Cliff") == before);
+}
+
+TEST_CASE("typing a step's number is one undo entry, and Escape keeps the last good one") {
+  Opened o;
+  o.session().select({{id_of(o, "Lighthouse"), ""}});
+  run(o, "step-offset");
+  auto* by = field<NumberField>(o, "by");
+  by->editor()->setFocus();
+  by->editor()->selectAll();
+  QTest::keyClicks(by->editor(), QStringLiteral("12"));
+  CHECK(std::get<double>(o.piece("Lighthouse").steps.back().values.at("by")) == 12);
+  QTest::keyClicks(by->editor(), QStringLiteral("x"));
+  CHECK(std::get<double>(o.piece("Lighthouse").steps.back().values.at("by")) == 12);
+  QTest::keyClick(by->editor(), Qt::Key_Return);
+  run(o, "undo");
+  CHECK(o.piece("Lighthouse").steps.back().values.empty());
+}
+
+TEST_CASE("a ready shape is made, sized by its own numbers, saved and opened again") {
+  Opened o;
+  run(o, "shape-folding-card");
+  const int id = o.session().selectedPieces().front();
+  CHECK(o.bounds("Folding card").width() == Approx(210));
+  // Its fold is scored and its outline cut, each with a tool.
+  const DrawnPiece* drawn = find_drawn(o.session().drawing(), id);
+  REQUIRE(drawn->piece->lines.size() == 2);
+  CHECK(drawn->piece->lines[1].role == Role::score);
+  CHECK_FALSE(drawn->piece->lines[1].tool.empty());
+  type(field<NumberField>(o, "width"), "120");
+  CHECK(o.bounds("Folding card").width() == Approx(240));
+  auto* folds = field<QComboBox>(o, "folds");
+  folds->setCurrentIndex(folds->findData(QStringLiteral("two")));
+  emit folds->activated(folds->currentIndex());
+  CHECK(find_drawn(o.session().drawing(), id)->piece->lines.size() == 3);
+  CHECK(o.bounds("Folding card").width() == Approx(360));
+  // Too wide for the mat now: the findings say so.
+  o.session().settle();
+  const auto& findings = o.session().derived().findings;
+  CHECK(std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.code == "off-mat"; }));
+  // The size field sizes the card, not its picture.
+  type(o.find<NumberField>("widthField"), "270");
+  CHECK(std::get<double>(o.piece("Folding card").source.values.at("width")) == Approx(90));
+  QTemporaryDir dir;
+  o.answers.save = dir.filePath(QStringLiteral("card.dotlane"));
+  run(o, "save-as");
+  const Project saved = o.project();
+  const auto read = load_project(o.answers.save.toStdString());
+  REQUIRE(read);
+  CHECK(*read == saved);
+}
+
+TEST_CASE("pieces combine from the panel, and what shapes another is not removed unasked") {
+  Opened o;
+  const int tower = id_of(o, "Lighthouse"), cliff = id_of(o, "Cliff");
+  o.session().commit(move_pieces(o.project(), {cliff}, {-120, -20}), QStringLiteral("Move"));
+  o.session().select({{tower, ""}, {cliff, ""}});
+  o.session().settle();
+  o.click("recipe-combine-cut-away");
+  CHECK(o.session().selectedPieces() == std::vector<int>{cliff});
+  CHECK(inputs_of(o.piece("Cliff").steps.back()) == std::vector<int>{tower});
+  // The other way round would be a circle.
+  o.session().select({{tower, ""}});
+  const auto circular = add_step(o.project(), tower, Step{0, "join", true, {{"with", std::vector<double>{static_cast<double>(cliff)}}}, {}, {}});
+  CHECK_FALSE(circular);
+  run(o, "delete");
+  auto* notice = o.window.findChild<Notice*>();
+  CHECK(notice->message().contains(QStringLiteral("Cliff")));
+  CHECK(o.project().pieces.size() == 5);
+  QPushButton* keep = nullptr;
+  for (auto* b : notice->findChildren<QPushButton*>()) {
+    if (b->text().contains(QStringLiteral("freeze"))) keep = b;
+  }
+  REQUIRE(keep);
+  const Box shape = o.bounds("Cliff");
+  QTest::mouseClick(keep, Qt::LeftButton);
+  o.session().settle();
+  CHECK(o.project().pieces.size() == 4);
+  CHECK(o.piece("Cliff").plain());
+  CHECK(o.bounds("Cliff").width() == Approx(shape.width()).margin(0.001));
+}
+
+TEST_CASE("an outline behind follows the piece it is made of") {
+  Opened o;
+  o.session().select({{id_of(o, "Lighthouse"), ""}});
+  run(o, "outline-behind");
+  const Box tower = o.bounds("Lighthouse"), behind = o.bounds("Lighthouse, behind");
+  CHECK(behind.width() == Approx(tower.width() + 6).margin(0.01));
+  o.session().commit(move_pieces(o.project(), {id_of(o, "Lighthouse")}, {12, 0}), QStringLiteral("Move"));
+  CHECK(o.bounds("Lighthouse, behind").x0 == Approx(behind.x0 + 12));
+  o.session().commit(resize_piece(o.project(), o.session().drawing(), id_of(o, "Lighthouse"), 60.0, std::nullopt), QStringLiteral("Resize"));
+  o.session().settle();
+  CHECK(o.bounds("Lighthouse, behind").width() == Approx(66).margin(0.01));
+  // It can lie elsewhere all the same, to be cut from another corner of the sheet.
+  const Box now = o.bounds("Lighthouse, behind");
+  o.session().commit(move_pieces(o.project(), {id_of(o, "Lighthouse, behind")}, {30, 5}), QStringLiteral("Move"));
+  CHECK(o.bounds("Lighthouse, behind").x0 == Approx(now.x0 + 30));
+}
+
+TEST_CASE("groups are picked as one, a double click reaches inside") {
+  Opened o;
+  const int cliff = id_of(o, "Cliff"), wave = id_of(o, "Wave border");
+  o.session().select({{cliff, ""}, {wave, ""}});
+  run(o, "group");
+  CHECK(o.piece("Cliff").group == "Group");
+  o.session().select({});
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(o.bounds("Cliff").centre().x, o.bounds("Cliff").centre().y));
+  CHECK(o.session().selectedPieces() == std::vector<int>{wave, cliff});
+  QTest::mouseDClick(&o.bench(), Qt::LeftButton, {}, o.at(o.bounds("Cliff").centre().x, o.bounds("Cliff").centre().y));
+  CHECK(o.session().selectedPieces() == std::vector<int>{cliff});
+  run(o, "ungroup");
+  CHECK(o.piece("Wave border").group.empty());
+}
+
+TEST_CASE("pieces are aligned and spread evenly from the panel") {
+  Opened o;
+  std::vector<LineRef> three;
+  for (const char* name : {"Cliff", "Wave border", "Lighthouse"}) three.push_back({id_of(o, name), ""});
+  o.session().select(three);
+  o.session().settle();
+  o.click("recipe-align-bottom");
+  CHECK(o.bounds("Cliff").y1 == Approx(o.bounds("Lighthouse").y1));
+  CHECK(o.bounds("Wave border").y1 == Approx(o.bounds("Lighthouse").y1));
+  o.click("recipe-distribute-across");
+  std::vector<Box> boxes{o.bounds("Cliff"), o.bounds("Wave border"), o.bounds("Lighthouse")};
+  std::sort(boxes.begin(), boxes.end(), [](const Box& a, const Box& b) { return a.centre().x < b.centre().x; });
+  CHECK(boxes[1].x0 - boxes[0].x1 == Approx(boxes[2].x0 - boxes[1].x1));
+}
+
+TEST_CASE("a contour is left out by an Alt click and kept alone by another") {
+  Opened o;
+  const int tower = id_of(o, "Lighthouse");
+  o.session().select({{tower, ""}});
+  const auto contours = [&] {
+    std::size_t n = 0;
+    for (const auto& line : find_drawn(o.session().drawing(), tower)->piece->lines) n += line.path->contours.size();
+    return n;
+  };
+  const std::size_t before = contours();
+  o.bench().zoomToSelection();
+  o.bench().finishPainting();
+  const Vec on_lamp = o.piece("Lighthouse").placement(Vec{92, 156});
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, Qt::AltModifier, o.at(on_lamp.x, on_lamp.y));
+  CHECK(contours() == before - 1);
+  CHECK(o.piece("Lighthouse").steps.back().kind == "drop-contours");
+  run(o, "undo");
+  CHECK(contours() == before);
+}
+
+TEST_CASE("a picture is brought in, traced, and traced again with another threshold") {
+  Opened o;
+  QTemporaryDir dir;
+  QImage image(200, 120, QImage::Format_RGB32);
+  image.fill(Qt::white);
+  QPainter p(&image);
+  p.fillRect(20, 20, 80, 80, QColor(0, 0, 0));
+  p.fillRect(120, 20, 60, 80, QColor(150, 150, 150));
+  p.end();
+  const QString file = dir.filePath(QStringLiteral("two-squares.png"));
+  REQUIRE(image.save(file));
+  o.window.take({file});
+  o.session().settle();
+  const Piece& piece = o.piece("two squares");
+  CHECK(piece.source.kind == "picture");
+  // 80 mm wide for 200 px: the dark square measures 32 mm.
+  CHECK(o.bounds("two squares").width() == Approx(32).margin(0.4));
+  type(field<NumberField>(o, "threshold"), "80");
+  o.session().settle();
+  CHECK(o.bounds("two squares").width() == Approx(64).margin(0.4));
+  CHECK_FALSE(o.session().stale());
+  // A damaged picture is refused with its name.
+  QFile broken(dir.filePath(QStringLiteral("broken.png")));
+  REQUIRE(broken.open(QIODevice::WriteOnly));
+  broken.write("\x89PNG\r\n\x1a\nnot a picture");
+  broken.close();
+  o.window.take({broken.fileName()});
+  o.session().settle();
+  CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("broken.png")));
+}
+
+TEST_CASE("the stall opens with its recipes, trims under, and goes back to full layers") {
+  Opened o(stall());
+  CHECK(o.project().pieces.size() == 9);
+  for (const auto& piece : o.session().drawing().pieces) {
+    for (const auto& outcome : piece->outcomes) CHECK(outcome.trouble.empty());
+  }
+  const double before = o.bounds("Badge star").width();
+  o.session().select({});
+  run(o, "untrim");
+  for (const auto& piece : o.project().pieces) {
+    for (const auto& step : piece->steps) CHECK(step.kind != "trim-under");
+  }
+  run(o, "trim");
+  o.session().settle();
+  CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("saved")));
+  CHECK(o.bounds("Badge star").width() == Approx(before));
+  run(o, "stacked");
+  CHECK(o.bench().stacked());
+  run(o, "show-hidden");
+  CHECK_FALSE(o.bench().hiddenShown());
+  o.bench().finishPainting();
+  run(o, "undo");
+  run(o, "undo");
+  const auto again = load_project(DOTLANE_DEMO "/fair-stall.dotlane");
+  REQUIRE(again);
+  CHECK(to_json(o.project()) == to_json(*again));
+}
+
+TEST_CASE("a heavy recipe never holds the window up") {
+  Opened o;
+  // A saw of 20,000 teeth: far more than is worked out at once.
+  Artwork art;
+  art.unit_source = UnitSource::stated;
+  art.width_mm = art.height_mm = 300;
+  ArtLine line;
+  line.id = "saw";
+  line.stroke = Color{0, 0, 0};
+  Contour c;
+  c.start = {20, 20};
+  for (int i = 1; i < 20'000; ++i) c.segments.push_back(Segment::line({20 + i * 0.01, 20 + (i % 2) * 0.3}));
+  c.segments.push_back(Segment::line({220, 60}));
+  c.segments.push_back(Segment::line({20, 60}));
+  c.segments.push_back(Segment::line(c.start));
+  c.closed = true;
+  line.path.contours.push_back(std::move(c));
+  art.lines.push_back(std::move(line));
+  int id = 0;
+  o.session().commit(add_artwork(o.project(), art, "saw.svg", &id), QStringLiteral("Bring in"));
+  o.session().settle();
+  o.session().select({{id, ""}});
+  o.window.actions().find(QStringLiteral("step-offset"))->trigger();
+  CHECK(o.session().stale());  // the old outline is shown meanwhile
+  o.session().settle();
+  CHECK_FALSE(o.session().stale());
+  CHECK(find_drawn(o.session().drawing(), id)->bounds.width() == Approx(206).margin(0.5));
+}
+
+TEST_CASE("near-equal colours are listed with their difference and united in one action") {
+  Opened o(QString{});
+  const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100" fill="none">
+      <rect id="a" width="20" height="20" stroke="#204060"/><rect id="b" x="30" width="20" height="20" stroke="#204060"/>
+      <rect id="c" x="60" width="20" height="20" stroke="#224161"/><rect id="d" y="40" width="20" height="20" stroke="#c04020"/></svg>)", "colours.svg");
+  REQUIRE(art);
+  int id = 0;
+  o.session().commit(add_artwork(o.project(), *art, "colours.svg", &id), QStringLiteral("Bring in"));
+  o.session().select({{id, ""}});
+  run(o, "unite-colors");
+  auto* notice = o.window.findChild<Notice*>();
+  CHECK(notice->message().contains(QStringLiteral("#224161")));
+  for (auto* b : notice->findChildren<QPushButton*>()) {
+    if (b->text() == QStringLiteral("Unite them")) QTest::mouseClick(b, Qt::LeftButton);
+  }
+  CHECK(lines_of_color(o.session().drawing(), {0x20, 0x40, 0x60}).size() == 3);
+  run(o, "colors-to-stock");
+  CHECK(o.project().pieces.size() == 2);
+  CHECK(o.project().pieces[0]->stock != o.project().pieces[1]->stock);
+}
+
+}  // namespace dotlane::test
