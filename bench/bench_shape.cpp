@@ -167,27 +167,18 @@ void preview_10k_nodes(benchmark::State& state) {
   Artwork art;
   art.unit_source = UnitSource::stated;
   art.width_mm = art.height_mm = 300;
-  std::mt19937 random(9);
-  std::uniform_real_distribution<double> at(20, 280), size(1, 3);
-  std::size_t nodes = 0;
+  std::ifstream in(DOTLANE_TEST_DATA "/shape/lettering.json");
+  const auto path = with_meeting_ends_closed(*parse_path_data(nlohmann::json::parse(in)["subject"].get<std::string>()));
   ArtLine line;
-  line.id = "flock";
+  line.id = "page";
   line.stroke = Color{0, 0, 0};
-  while (nodes < 10'000) {
-    Contour c;
-    const Vec centre{at(random), at(random)};
-    const double r = size(random);
-    c.start = {centre.x + r, centre.y};
-    append_arc(c.segments, c.start, r, r * 0.7, 20, false, true, {centre.x - r, centre.y}, 1);
-    append_arc(c.segments, {centre.x - r, centre.y}, r, r * 0.7, 20, false, true, c.start, 1);
-    c.segments.back().end = c.start;
-    c.closed = true;
-    nodes += c.segments.size();
-    line.path.contours.push_back(std::move(c));
+  for (int row = 0; segment_count(line.path) < 10'000; ++row) {
+    const Path moved = transformed(path, Affine::scale(0.4, 0.4) * Affine::move(row % 4 * 180, row / 4 * 32));
+    line.path.contours.insert(line.path.contours.end(), moved.contours.begin(), moved.contours.end());
   }
   art.lines.push_back(std::move(line));
   int id = 0;
-  Project project = add_artwork(new_project("bench"), art, "flock.svg", &id);
+  Project project = add_artwork(new_project("bench"), art, "page.svg", &id);
   project = *add_step(project, id, Step{0, "offset", true, {{"by", 0.5}}, {}, {}});
   DrawingCache cache;
   benchmark::DoNotOptimize(evaluate(project, cache));

@@ -53,6 +53,10 @@ with tempfile.TemporaryDirectory() as folder:
         "wrong.dotlane": '{"format": "something else", "version": 1}',
         "field.dotlane": '{"format": "dot-lane project", "version": 1, "machine": {"holders": 7}}',
         "deep.dotlane": '{"format": "dot-lane project", "x": ' + "[" * 1_000_000,
+        "step.dotlane": '{"format": "dot-lane project", "version": 1, "pieces": [{"id": 1, "stock": "paper", "recipe": [{"id": 1, "kind": "offset", "values": {"by": "wide"}}]}]}',
+        "step_huge.dotlane": '{"format": "dot-lane project", "version": 1, "pieces": [{"id": 1, "stock": "paper", "recipe": [{"id": 1, "kind": "repeat", "values": {"count": 1e9}}]}]}',
+        "shape.dotlane": '{"format": "dot-lane project", "version": 1, "pieces": [{"id": 1, "stock": "paper", "source": {"kind": "star", "values": {"points": 1e9}}}]}',
+        "pixels.dotlane": '{"format": "dot-lane project", "version": 1, "pieces": [{"id": 1, "stock": "paper", "source": {"kind": "picture", "picture": {"width": 4000, "height": 4000, "rgb": "eJwDAAAAAAE="}}}]}',
         "tool.dotlane": '{"format": "dot-lane project", "version": 1, "pieces": [{"id": 1, "stock": "paper", "lines": [{"id": "a", "tool": "nope"}]}]}',
     }.items():
         path = folder / name

@@ -2,6 +2,7 @@
 
 #include "core/geometry/dense.hpp"
 #include "core/geometry/grid.hpp"
+#include "core/geometry/parallel.hpp"
 
 namespace dotlane {
 namespace {
@@ -91,7 +92,7 @@ ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions
     }
     return out;
   };
-  Region thin = thinner(part, options.chord / 4);
+  Region thin = thinner(part, options.chord / 2);
   for (double detail = kDenseDetail; vertices_in(thin) > kDense && detail <= std::max(kDenseDetail, std::abs(by) / 100);
        detail *= 2) {
     thin = thinner(thin, detail);
@@ -107,11 +108,10 @@ ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions
 
 Region offset(const Region& region, double by, const OffsetOptions& options) {
   if (by == 0 || region.empty()) return region;
-  std::vector<ClipperLib::Paths> moved;
-  for (const auto& part : parts_of(region)) {
-    auto rings = offset_part(part, by, options);
-    if (!rings.empty()) moved.push_back(std::move(rings));
-  }
+  const auto parts = parts_of(region);
+  std::vector<ClipperLib::Paths> moved(parts.size());
+  for_each_index(parts.size(), 16, [&](std::size_t i) { moved[i] = offset_part(parts[i], by, options); });
+  std::erase_if(moved, [](const ClipperLib::Paths& rings) { return rings.empty(); });
   if (by > 0) return grid::united(moved);
   // Shrunk parts lie inside what they were and cannot meet.
   Region out;

@@ -4,6 +4,8 @@
 #include <array>
 #include <optional>
 
+#include "core/geometry/parallel.hpp"
+
 namespace dotlane {
 namespace {
 
@@ -75,12 +77,13 @@ std::optional<Cubic> fitted(const Place* p, std::size_t n, Vec t1, Vec t2, doubl
   for (double& v : u) v /= length;
   std::optional<Cubic> best;
   double least = tolerance;
-  for (int round = 0; round < (polished ? 12 : 6); ++round) {
+  for (int round = 0; round < (polished ? 6 : 4); ++round) {
     const Cubic c = least_squares(p, n, u, t1, t2);
     double worst = 0, off = 0;
     for (std::size_t i = 1; i + 1 < n; ++i) {
       const double d = distance(c.at(u[i]), p[i].at);
       worst = std::max(worst, d);
+      if (worst > 8 * tolerance) return best;  // no reparametrisation mends that
       if (p[i].vertex) off = std::max(off, d);
     }
     // Control arms longer than the chain make loops between the points.
@@ -89,7 +92,6 @@ std::optional<Cubic> fitted(const Place* p, std::size_t n, Vec t1, Vec t2, doubl
       best = c, least = off;
       if (!polished) return best;
     }
-    if (worst > 25 * tolerance) return best;
     for (std::size_t i = 1; i + 1 < n; ++i) {  // Newton's step towards the nearest place on the curve
       const Vec d = c.at(u[i]) - p[i].at, s = c.slope(u[i]), b = c.bend(u[i]);
       const double down = dot(s, s) + dot(d, b);
@@ -295,10 +297,10 @@ Contour refit(const Polyline& chain, double tolerance) {
 
 Path refit(const Region& region, double tolerance) {
   Path out;
-  for (const auto& ring : region.rings) {
-    Contour c = refit(as_chain(ring), tolerance);
-    if (!c.segments.empty()) out.contours.push_back(std::move(c));
-  }
+  out.contours.resize(region.rings.size());
+  for_each_index(region.rings.size(), 16,
+                 [&](std::size_t i) { out.contours[i] = refit(as_chain(region.rings[i]), tolerance); });
+  std::erase_if(out.contours, [](const Contour& c) { return c.segments.empty(); });
   return out;
 }
 

@@ -5,6 +5,7 @@
 #include "core/geometry/dense.hpp"
 #include "core/geometry/grid.hpp"
 #include "core/geometry/nesting.hpp"
+#include "core/geometry/parallel.hpp"
 
 namespace dotlane {
 namespace {
@@ -92,13 +93,14 @@ Region region_of(const std::vector<Ring>& rings, FillRule rule) {
     if (ring.size() > 2) each.push_back({grid::to_grid(ring)});
   }
   const auto fill = rule == FillRule::evenodd ? ClipperLib::pftEvenOdd : ClipperLib::pftNonZero;
-  Region out;
-  for (const auto& group : grid::gathered(each)) {
+  const auto groups = grid::gathered(each);
+  std::vector<ClipperLib::Paths> done(groups.size());
+  for_each_index(groups.size(), 32, [&](std::size_t g) {
     ClipperLib::Paths together;
-    for (const std::size_t i : group) together.push_back(each[i].front());
+    for (const std::size_t i : groups[g]) together.push_back(each[i].front());
     if (auto nested = nested_rings(together, rule)) {
-      for (const auto& ring : *nested) out.rings.push_back(grid::to_mm(ring));
-      continue;
+      done[g] = std::move(*nested);
+      return;
     }
     // Dense rings that cross themselves would take minutes as they are.
     if (vertices_in(grid::to_region(together)) > 2 * kDense) {
@@ -106,9 +108,11 @@ Region region_of(const std::vector<Ring>& rings, FillRule rule) {
     }
     ClipperLib::Clipper clipper;
     clipper.AddPaths(together, ClipperLib::ptSubject, true);
-    ClipperLib::Paths swept;
-    clipper.Execute(ClipperLib::ctUnion, swept, fill, fill);
-    for (const auto& ring : swept) out.rings.push_back(grid::to_mm(ring));
+    clipper.Execute(ClipperLib::ctUnion, done[g], fill, fill);
+  });
+  Region out;
+  for (const auto& finished : done) {
+    for (const auto& ring : finished) out.rings.push_back(grid::to_mm(ring));
   }
   return out;
 }
@@ -125,9 +129,9 @@ Region region_of(const Path& path, double chord) {
 }
 
 Region unite(const std::vector<Region>& regions) {
-  Region all;
-  for (const auto& region : regions) all.rings.insert(all.rings.end(), region.rings.begin(), region.rings.end());
-  if (vertices_in(all) > kDense * regions.size()) {  // few and dense: not worth halving
+  std::size_t vertices = 0;
+  for (const auto& region : regions) vertices += vertices_in(region);
+  if (vertices > kDense * regions.size()) {  // few and dense: not worth halving
     std::vector<Region> parts;
     for (const auto& region : regions) {
       for (auto& part : parts_of(region)) parts.push_back(std::move(part));

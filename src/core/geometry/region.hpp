@@ -41,7 +41,7 @@ struct OffsetOptions {
   double chord = kChord;   ///< arcs of round corners become chords within this many mm
 };
 
-/// The region grown by `by` mm all around (shrunk when negative). Detail finer than a quarter of `chord` may be lost; on
+/// The region grown by `by` mm all around (shrunk when negative). Detail finer than half of `chord` may be lost; on
 /// parts that still have more than 20,000 vertices then, detail finer than 5 µm or a hundredth of `by`.
 [[nodiscard]] Region offset(const Region& region, double by, const OffsetOptions& options = {});
 

@@ -1,0 +1,160 @@
+"""dot-lane-cli shape from file to file, against shapely and svgelements (Debian's python3-shapely, python3-svgelements)."""
+import json
+import math
+import pathlib
+import struct
+import subprocess
+import sys
+import tempfile
+import zlib
+
+from shapely.geometry import Polygon
+from shapely.ops import unary_union
+from svgelements import SVG, Path as SvgPath, Shape
+
+root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
+faults = []
+
+
+def run(*words, expect=0):
+    done = subprocess.run([cli, *map(str, words)], capture_output=True, text=True, timeout=60)
+    if done.returncode != expect:
+        faults.append(f"{words}: exit {done.returncode}, expected {expect}: {done.stderr}")
+    return done
+
+
+def report(*words, expect=0):
+    return json.loads(run(*words, "--json", expect=expect).stdout or "{}")
+
+
+def check(what, good):
+    if not good:
+        faults.append(what)
+
+
+def near(what, ours, theirs, relative=1e-4):
+    check(f"{what}: {ours} against {theirs}", abs(ours - theirs) <= relative * max(abs(theirs), 1e-9))
+
+
+def polygon(svg):
+    """Everything drawn in a file as one polygon under even-odd, mm, read by svgelements."""
+    out = Polygon()
+    scale = 25.4 / 96
+    for element in SVG.parse(str(svg), ppi=96).elements():
+        if not isinstance(element, Shape):
+            continue
+        for part in SvgPath(element).as_subpaths():
+            points = []
+            for segment in SvgPath(part):
+                n = 1 if type(segment).__name__ in ("Move", "Line", "Close") else 60
+                points += [segment.point(i / n) for i in range(1, n + 1)] if segment.start is not None else [segment.end]
+            ring = [(p.x * scale, p.y * scale) for p in points if p is not None]
+            if len(ring) > 3:
+                out = out.symmetric_difference(Polygon(ring).buffer(0))
+    return out
+
+
+with tempfile.TemporaryDirectory() as folder:
+    folder = pathlib.Path(folder)
+    head = '<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="120mm" viewBox="0 0 200 120" fill="none" stroke="#222">'
+    two = folder / "two.svg"
+    two.write_text(head + '<path id="a" d="M20 20 H80 V70 H20 Z"/><path id="b" d="M60 40 L120 50 L90 100 Z"/></svg>')
+    a, b = Polygon([(20, 20), (80, 20), (80, 70), (20, 70)]), Polygon([(60, 40), (120, 50), (90, 100)])
+    out = folder / "out.svg"
+    for word, want in (("join", a.union(b)), ("overlap", a.intersection(b)), ("cut-away", unary_union([a.difference(b), b]))):
+        said = report("shape", word, two, "-o", out)
+        near(f"{word}: the report's area", said["area_mm2"], want.area)
+        if word != "cut-away":
+            near(f"{word}: the file's area", polygon(out).area, want.area)
+    near("divide keeps everything", report("shape", "divide", two, "-o", out)["area_mm2"], a.union(b).area)
+    check("divide makes three fragments", report("shape", "divide", two, "-o", out)["lines"] == 3)
+
+    for by, side, corners, style in ((3, "out", "round", 1), (2.5, "in", "round", 1), (3, "out", "mitre", 2), (3, "out", "bevel", 3)):
+        said = report("shape", "offset", two, "--by", f"{by}mm", "--side", side, "--corners", corners, "--limit", 20, "--contours", "all",
+                      "--merge", "yes", "-o", out)
+        want = a.union(b).buffer(by if side == "out" else -by, join_style=style, mitre_limit=20, resolution=64)
+        near(f"offset {side} {corners}", said["area_mm2"], want.area)
+        near(f"offset {side} {corners}, in the file", polygon(out).area, want.area, 2e-4)
+    inch = report("shape", "offset", two, "--by", "0.1in", "-o", out)
+    near("lengths take units", inch["area_mm2"], a.union(b).buffer(2.54, resolution=64).area)
+    near("each for itself", report("shape", "offset", two, "--by", "3", "--merge", "no", "-o", out)["area_mm2"],
+         a.buffer(3, resolution=64).area + b.buffer(3, resolution=64).area)
+
+    # Other drawings take part with --with.
+    other = folder / "other.svg"
+    other.write_text(head + '<circle id="c" cx="80" cy="60" r="20"/></svg>')
+    disc = Polygon([(80 + 20 * math.cos(i * math.pi / 500), 60 + 20 * math.sin(i * math.pi / 500)) for i in range(1000)])
+    said = report("shape", "cut-away", two, "--with", other, "-o", out)
+    near("cut away with another drawing", said["area_mm2"], a.difference(disc).area + b.difference(disc).area)
+
+    # Layers lie on each other in the order of the drawing.
+    stack = folder / "stack.svg"
+    stack.write_text(head + '<rect id="low" x="10" y="10" width="80" height="80"/><rect id="top" x="30" y="30" width="40" height="40"/></svg>')
+    said = report("shape", "trim", stack, "--tuck", "2mm", "-o", out)
+    near("trim saves what is hidden but for the tuck", said["removed_mm2"], 36 * 36, 0.002)
+    check("trim has no line lost", said["lines"] == 2)
+
+    said = report("shape", "simplify", root / "demo/art/lighthouse-card.svg", "--tolerance", "0.2mm", "-o", out)
+    before = report("inspect", root / "demo/art/lighthouse-card.svg")
+    check("simplify has no more nodes and all lines", said["lines"] == len(before["lines"]))
+    small = folder / "small.svg"
+    small.write_text(head + '<path id="a" d="M10 10 h50 v50 h-50 Z M70 70 h0.4 v0.4 h-0.4 Z"/></svg>')
+    check("drop small", report("shape", "drop-small", small, "--under", "1mm", "-o", out)["contours"] == 1)
+    check("a result of nothing is told by the exit code", report("shape", "drop-small", small, "--under", "99mm", "-o", out, expect=1)["lines"] == 0)
+
+    # Ready shapes.
+    for word, size in (("card", (210, 148)), ("label", (90, 50)), ("badge", (49, 49)), ("tag", (50, 90)), ("ring", (60, 60))):
+        said = report("shape", word, "-o", out)
+        check(f"{word} has its size: {said['size_mm']}", all(abs(x - y) < 0.02 for x, y in zip(said["size_mm"], size)))
+        check(f"{word} can be read", all(abs(x - y) < 0.001 for x, y in zip(report("inspect", out)["size_mm"], size)))
+    check("a badge of another size", report("shape", "badge", "--size", "58", "-o", out)["size_mm"] == [70, 70])
+
+    # A project keeps the recipe.
+    project = folder / "p.dotlane"
+    run("shape", "offset", two, "--by", "3mm", "-o", project)
+    saved = json.loads(project.read_text())
+    check("the recipe is in the project", saved["pieces"][0]["recipe"][0]["values"]["by"] == 3)
+    near("and means the same there", report("inspect", project)["totals"]["area_mm2"], a.union(b).buffer(3, resolution=64).area)
+
+    # Tracing: a PNG written here by hand, a black disc of 60 px on 200 x 200.
+    def png(path, width, height, pixel):
+        rows = b"".join(b"\0" + bytes(pixel(x, y) for x in range(width)) for y in range(height))
+        def chunk(kind, data):
+            return struct.pack(">I", len(data)) + kind + data + struct.pack(">I", zlib.crc32(kind + data))
+        path.write_bytes(b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", struct.pack(">IIBBBBB", width, height, 8, 0, 0, 0, 0)) +
+                         chunk(b"IDAT", zlib.compress(rows)) + chunk(b"IEND", b""))
+    picture = folder / "disc.png"
+    png(picture, 200, 200, lambda x, y: 0 if math.hypot(x - 99.5, y - 99.5) < 60 else 255)
+    said = report("shape", "trace", picture, "--width", "100mm", "-o", out)
+    near("traced disc", said["area_mm2"], math.pi * 30 * 30, 0.01)
+    check("few nodes", 3 < said["nodes"] < 20)
+
+    # Bad use: one line, exit code 2, nothing written.
+    broken = folder / "broken.png"
+    broken.write_bytes(picture.read_bytes()[:60])
+    text = folder / "text.png"
+    text.write_text("not a picture")
+    nothing = folder / "nothing.svg"
+    for words, says in (
+        (("offset", two, "--by", "wide"), "--by wants a length"),
+        (("offset", two, "--by", "-3mm"), "from 0 to 1000"),
+        (("offset", two, "--corners", "soft"), "round, mitre, bevel"),
+        (("offset", two, "--merge", "maybe"), "yes or no"),
+        (("offset", two, "--flavour", "3"), "not understood"),
+        (("melt", two), 'no step or shape "melt"'),
+        (("offset", folder / "missing.svg"), "missing.svg"),
+        (("simplify", two, "--with", other), "takes no --with"),
+        (("trace", broken), "broken.png"),
+        (("trace", text), "text.png"),
+        (("trace", folder / "missing.png"), "missing.png"),
+        (("badge", "--size", "41"), "--size"),
+    ):
+        done = run("shape", *words, "-o", nothing, expect=2)
+        check(f"{words} says {says!r}: {done.stderr!r}", says in done.stderr and len(done.stderr.strip().splitlines()) <= 2)
+        check(f"{words} writes nothing", not nothing.exists())
+    run("shape", "offset", two, expect=2)
+    run("shape", "offset", two, "-o", folder / "x.docx", expect=2)
+    help_text = run("help", "shape").stdout
+    check("help lists steps and shapes", all(w in help_text for w in ("trim-under", "--holes-under", "folding-card", "--despeckle")))
+print("\n".join(faults) or "shapes go from file to file as shapely says")
+sys.exit(1 if faults else 0)
