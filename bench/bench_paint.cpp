@@ -4,8 +4,8 @@
 #include <QImage>
 #include <random>
 
-#include "core/shape/evaluate.hpp"
 #include "core/project/presets.hpp"
+#include "core/shape/evaluate.hpp"
 #include "render/paint.hpp"
 
 namespace dotlane {

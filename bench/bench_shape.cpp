@@ -86,7 +86,8 @@ struct Geos {
       for (const auto& part : parts_of(region)) {
         std::vector<GEOSGeometry*> holes;
         for (std::size_t i = 1; i < part.rings.size(); ++i) holes.push_back(ring(part.rings[i]));
-        all.push_back(GEOSGeom_createPolygon_r(context, ring(part.rings[0]), holes.data(), static_cast<unsigned>(holes.size())));
+        all.push_back(
+            GEOSGeom_createPolygon_r(context, ring(part.rings[0]), holes.data(), static_cast<unsigned>(holes.size())));
       }
     }
     return GEOSGeom_createCollection_r(context, GEOS_MULTIPOLYGON, all.data(), static_cast<unsigned>(all.size()));
@@ -106,7 +107,8 @@ struct Geos {
         benchmark::DoNotOptimize(xy.data());
       };
       take(GEOSGetExteriorRing_r(context, polygon));
-      for (int k = 0; k < GEOSGetNumInteriorRings_r(context, polygon); ++k) take(GEOSGetInteriorRingN_r(context, polygon, k));
+      for (int k = 0; k < GEOSGetNumInteriorRings_r(context, polygon); ++k)
+        take(GEOSGetInteriorRingN_r(context, polygon, k));
     }
     return n;
   }
@@ -154,7 +156,8 @@ void offset_ours(benchmark::State& state) {
 }
 BENCHMARK(offset_ours)->DenseRange(0, 2)->Unit(benchmark::kMillisecond);
 
-// --- recipes -----------------------------------------------------------------------------------------------------------
+// --- recipes
+// -----------------------------------------------------------------------------------------------------------
 
 void refit_lettering(benchmark::State& state) {
   const Region in = offset(unite(input(0)), 1.0);

@@ -173,10 +173,9 @@ void MainWindow::watchRun() {
     lanes_->setLocked(run_->active());
     lanes_->setTime(state == State::idle ? -1 : run_->planTime());
     if (state != State::idle) bench_->setScrub(-1), bench_->moveHead(run_->head());
-    top_->setRunState(state == State::idle ? QString()
-                      : state == State::over
-                          ? run_->record().outcome == Outcome::done ? tr("done") : tr("stopped")
-                      : state == State::paused ? tr("hands needed")
+    top_->setRunState(state == State::idle     ? QString()
+                      : state == State::over   ? run_->record().outcome == Outcome::done ? tr("done") : tr("stopped")
+                        : state == State::paused ? tr("hands needed")
                       : state == State::held   ? tr("held")
                                                : tr("running"));
     if (state == State::paused) setStage(Stage::run);
@@ -401,8 +400,7 @@ void MainWindow::addEditActions() {
     for (const auto& piece : session_.project().pieces) all.push_back({piece->id, ""});
     session_.select(std::move(all));
   });
-  actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete),
-               [this] { shapes_->remove(); });
+  actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete), [this] { shapes_->remove(); });
   actions_.add("duplicate", tr("Duplicate the piece"), Qt::CTRL | Qt::Key_D, [this] {
     Project next = session_.project();
     std::vector<LineRef> copies;

@@ -12,8 +12,8 @@
 #include "app/panels/passes_panel.hpp"
 #include "app/panels/second_look.hpp"
 #include "app/run_controller.hpp"
-#include "app/shape_actions.hpp"
 #include "app/session.hpp"
+#include "app/shape_actions.hpp"
 #include "app/top_bar.hpp"
 
 namespace dotlane {

@@ -21,7 +21,8 @@ class Strokes {
     for (const QChar c : letters) {
       if (c < QLatin1Char('A') || c > QLatin1Char('Z') || taken_.contains(c)) continue;
       taken_.insert(c);
-      return QKeySequence(QKeyCombination(Qt::ALT, leader_), QKeyCombination(Qt::NoModifier, static_cast<Qt::Key>(c.unicode())));
+      return QKeySequence(QKeyCombination(Qt::ALT, leader_),
+                          QKeyCombination(Qt::NoModifier, static_cast<Qt::Key>(c.unicode())));
     }
     return {};
   }
@@ -69,14 +70,15 @@ void ShapeActions::addShapeActions() {
   for (const auto& kind : shape_kinds()) {
     if (kind.kind == "picture" || kind.kind == "pieces") continue;
     const QString label = qs(kind.label);
-    actions_.add(QStringLiteral("shape-") + qs(kind.kind), tr("New shape: %1").arg(label), strokes.next(label), [this, kind, label] {
-      int id = 0;
-      auto next = add_shape(session_.project(), kind.kind, {}, &id);
-      if (!next) return notice_.say(qs(next.error().line()), true);
-      session_.commit(std::move(*next), tr("New %1").arg(label.toLower()));
-      session_.select({{id, ""}});
-      emit stepAdded(0);
-    });
+    actions_.add(QStringLiteral("shape-") + qs(kind.kind), tr("New shape: %1").arg(label), strokes.next(label),
+                 [this, kind, label] {
+                   int id = 0;
+                   auto next = add_shape(session_.project(), kind.kind, {}, &id);
+                   if (!next) return notice_.say(qs(next.error().line()), true);
+                   session_.commit(std::move(*next), tr("New %1").arg(label.toLower()));
+                   session_.select({{id, ""}});
+                   emit stepAdded(0);
+                 });
   }
 }
 
@@ -88,13 +90,14 @@ void ShapeActions::addStepActions() {
     actions_.add(QStringLiteral("step-") + qs(kind.kind), tr("Add a step: %1").arg(label), strokes.next(label),
                  [this, kind] { addStep(kind.kind); });
   }
-  actions_.add("outline-behind", tr("New piece behind: the outline of what is selected"), Qt::CTRL | Qt::SHIFT | Qt::Key_B, [this] {
-    int id = 0;
-    Project next = add_outline_of(session_.project(), selected(), 3, &id);
-    session_.commit(std::move(next), tr("Outline behind"));
-    session_.select({{id, ""}});
-    emit stepAdded(2);
-  });
+  actions_.add("outline-behind", tr("New piece behind: the outline of what is selected"),
+               Qt::CTRL | Qt::SHIFT | Qt::Key_B, [this] {
+                 int id = 0;
+                 Project next = add_outline_of(session_.project(), selected(), 3, &id);
+                 session_.commit(std::move(next), tr("Outline behind"));
+                 session_.select({{id, ""}});
+                 emit stepAdded(2);
+               });
   actions_.add("freeze", tr("Freeze the recipe into plain lines"), Qt::CTRL | Qt::SHIFT | Qt::Key_F, [this] {
     Project next = session_.project();
     for (const int id : selected()) next = freeze(std::move(next), session_.drawing(), id);
@@ -128,14 +131,15 @@ void ShapeActions::addStepActions() {
   });
   actions_.add("untrim", tr("Stop trimming: full layers again"), Qt::CTRL | Qt::SHIFT | Qt::Key_T,
                [this] { session_.commit(untrim(session_.project(), selected()), tr("Full layers again")); });
-  actions_.add("helper", tr("Only shape others with this piece, or run it again"), Qt::CTRL | Qt::SHIFT | Qt::Key_H, [this] {
-    Project next = session_.project();
-    for (const int id : selected()) {
-      const Piece* piece = find_piece(next, id);
-      if (piece) next = set_helper(std::move(next), id, !piece->helper);
-    }
-    session_.commit(std::move(next), tr("Helper or not"));
-  });
+  actions_.add("helper", tr("Only shape others with this piece, or run it again"), Qt::CTRL | Qt::SHIFT | Qt::Key_H,
+               [this] {
+                 Project next = session_.project();
+                 for (const int id : selected()) {
+                   const Piece* piece = find_piece(next, id);
+                   if (piece) next = set_helper(std::move(next), id, !piece->helper);
+                 }
+                 session_.commit(std::move(next), tr("Helper or not"));
+               });
 }
 
 void ShapeActions::addStep(const std::string& kind) {
@@ -181,25 +185,28 @@ void ShapeActions::addArrangeActions() {
     QKeySequence key;
     Align how;
   };
-  const Entry entries[] = {{"align-left", tr("Align left edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Left, Align::left},
-                           {"align-centre", tr("Align centres across"), Qt::ALT | Qt::SHIFT | Qt::Key_C, Align::centre},
-                           {"align-right", tr("Align right edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Right, Align::right},
-                           {"align-top", tr("Align top edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Up, Align::top},
-                           {"align-middle", tr("Align middles"), Qt::ALT | Qt::SHIFT | Qt::Key_M, Align::middle},
-                           {"align-bottom", tr("Align bottom edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Down, Align::bottom}};
+  const Entry entries[] = {
+      {"align-left", tr("Align left edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Left, Align::left},
+      {"align-centre", tr("Align centres across"), Qt::ALT | Qt::SHIFT | Qt::Key_C, Align::centre},
+      {"align-right", tr("Align right edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Right, Align::right},
+      {"align-top", tr("Align top edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Up, Align::top},
+      {"align-middle", tr("Align middles"), Qt::ALT | Qt::SHIFT | Qt::Key_M, Align::middle},
+      {"align-bottom", tr("Align bottom edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Down, Align::bottom}};
   for (const auto& e : entries) {
     actions_.add(QString::fromLatin1(e.id), e.text, e.key, [this, how = e.how, text = e.text] {
       session_.commit(align_pieces(session_.project(), session_.drawing(), selected(), how), text);
     });
   }
   actions_.add("distribute-across", tr("Even gaps across"), Qt::ALT | Qt::SHIFT | Qt::Key_A, [this] {
-    session_.commit(distribute_pieces(session_.project(), session_.drawing(), selected(), true), tr("Even gaps across"));
+    session_.commit(distribute_pieces(session_.project(), session_.drawing(), selected(), true),
+                    tr("Even gaps across"));
   });
   actions_.add("distribute-down", tr("Even gaps down"), Qt::ALT | Qt::SHIFT | Qt::Key_D, [this] {
     session_.commit(distribute_pieces(session_.project(), session_.drawing(), selected(), false), tr("Even gaps down"));
   });
-  actions_.add("group", tr("Group the pieces"), Qt::CTRL | Qt::Key_G,
-               [this] { session_.commit(group_pieces(session_.project(), selected(), tr("Group").toStdString()), tr("Group")); });
+  actions_.add("group", tr("Group the pieces"), Qt::CTRL | Qt::Key_G, [this] {
+    session_.commit(group_pieces(session_.project(), selected(), tr("Group").toStdString()), tr("Group"));
+  });
   actions_.add("ungroup", tr("Take the pieces out of their group"), Qt::CTRL | Qt::SHIFT | Qt::Key_G,
                [this] { session_.commit(ungroup_pieces(session_.project(), selected()), tr("Ungroup")); });
   actions_.add("duplicate-in-place", tr("Duplicate the piece in place"), Qt::CTRL | Qt::ALT | Qt::Key_D, [this] {
@@ -226,12 +233,16 @@ void ShapeActions::addArrangeActions() {
     if (pairs.empty()) return notice_.say(tr("No two colours differ by less than 5 (CIEDE2000)."), false);
     QStringList list;
     for (std::size_t i = 0; i < std::min<std::size_t>(pairs.size(), 4); ++i) {
-      list.append(tr("%1 to %2 (%3)").arg(qs(hex(pairs[i].other)), qs(hex(pairs[i].keep)),
-                                         QLocale().toString(pairs[i].difference, 'f', 1)));
+      list.append(
+          tr("%1 to %2 (%3)")
+              .arg(qs(hex(pairs[i].other)), qs(hex(pairs[i].keep)), QLocale().toString(pairs[i].difference, 'f', 1)));
     }
-    notice_.ask(tr("%1, by their CIEDE2000 difference: %2").arg(counted(pairs.size(), tr("near-equal pair"), tr("near-equal pairs")), list.join(QStringLiteral(", "))),
-                {{tr("Unite them"), [this, pairs] { session_.commit(unite_colors(session_.project(), pairs), tr("Unite colours")); }},
-                 {tr("Leave them"), [] {}}});
+    notice_.ask(
+        tr("%1, by their CIEDE2000 difference: %2")
+            .arg(counted(pairs.size(), tr("near-equal pair"), tr("near-equal pairs")), list.join(QStringLiteral(", "))),
+        {{tr("Unite them"),
+          [this, pairs] { session_.commit(unite_colors(session_.project(), pairs), tr("Unite colours")); }},
+         {tr("Leave them"), [] {}}});
   });
 }
 
@@ -269,9 +280,11 @@ void ShapeActions::update() {
   for (const auto& kind : step_kinds()) {
     if (QAction* action = actions_.find(QStringLiteral("step-") + qs(kind.kind))) action->setEnabled(any);
   }
-  for (const char* id : {"freeze", "outline-behind", "helper", "ungroup", "duplicate-in-place", "colors-to-stock"}) enable(id, any);
-  for (const char* id : {"combine-join", "combine-cut-away", "combine-overlap", "combine-divide", "align-left", "align-centre",
-                         "align-right", "align-top", "align-middle", "align-bottom", "distribute-across", "distribute-down", "group"})
+  for (const char* id : {"freeze", "outline-behind", "helper", "ungroup", "duplicate-in-place", "colors-to-stock"})
+    enable(id, any);
+  for (const char* id :
+       {"combine-join", "combine-cut-away", "combine-overlap", "combine-divide", "align-left", "align-centre",
+        "align-right", "align-top", "align-middle", "align-bottom", "distribute-across", "distribute-down", "group"})
     enable(id, several);
   for (const char* id : {"trim", "untrim", "unite-colors"}) enable(id, some);
 }

@@ -64,6 +64,16 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     window.openStep(longest->steps[1].id);
     shoot("recipe");
   }
+  if (longest && longest->steps.size() > 2 && window.session().project().pieces.size() > 3) {
+    std::vector<LineRef> several;
+    for (const auto& piece : window.session().project().pieces) {
+      if (piece->stock == window.session().project().pieces.front()->stock && !piece->helper)
+        several.push_back({piece->id, ""});
+    }
+    window.session().select(several);
+    shoot("together");
+    window.session().select({{longest->id, ""}});
+  }
   if (trims) {
     window.bench().setStacked(true);
     shoot("stacked");

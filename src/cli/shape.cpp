@@ -62,7 +62,9 @@ std::string standard_of(const ValueSpec& v) {
 }
 
 Value parsed(const ValueSpec& v, const std::string& text) {
-  auto bad = [&](const std::string& expected) { refuse("--" + v.key + " wants " + expected + ", not \"" + text + "\""); };
+  auto bad = [&](const std::string& expected) {
+    refuse("--" + v.key + " wants " + expected + ", not \"" + text + "\"");
+  };
   switch (v.type) {
     case ValueType::length: {
       const auto mm = length_mm_from(text);
@@ -177,10 +179,11 @@ int finish(const Project& project, const std::vector<int>& pieces, const Box& pa
   if (json) {
     print_json(report);
   } else {
-    const double w = report["size_mm"][0], h = report["size_mm"][1], area = report["area_mm2"], removed = report["removed_mm2"];
+    const double w = report["size_mm"][0], h = report["size_mm"][1], area = report["area_mm2"],
+                 removed = report["removed_mm2"];
     print("Wrote " + out + ": " + std::to_string(report["contours"].get<std::size_t>()) + " contours, " +
-          std::to_string(report["nodes"].get<std::size_t>()) + " nodes, " + rounded_text(w, 2) + " x " + rounded_text(h, 2) +
-          " mm, " + rounded_text(area, 2) + " mm²" +
+          std::to_string(report["nodes"].get<std::size_t>()) + " nodes, " + rounded_text(w, 2) + " x " +
+          rounded_text(h, 2) + " mm, " + rounded_text(area, 2) + " mm²" +
           (removed > 0 ? ", " + rounded_text(removed, 2) + " mm² of stock saved" : std::string()) + "\n");
     for (const auto& t : report["trouble"]) print("Note: " + t.get<std::string>() + "\n");
   }
@@ -204,7 +207,8 @@ std::string shape_help() {
     return out;
   };
   return "dot-lane-cli shape STEP IN.svg -o OUT.svg\n\nSteps (\"trim\" means trim-under, layer by layer):\n" +
-         list(step_kinds()) + "\nShapes (\"card\" means folding-card, \"trace IN.png\" means picture):\n" + list(shape_kinds());
+         list(step_kinds()) + "\nShapes (\"card\" means folding-card, \"trace IN.png\" means picture):\n" +
+         list(shape_kinds());
 }
 
 int shape(Options o, bool json) {
@@ -230,8 +234,9 @@ int shape(Options o, bool json) {
     DrawingCache cache;
     const Drawing placed = evaluate(project, cache);
     // As a drawing of its own it stands at the origin.
-    const Box box = find_drawn(placed, id)->bounds;
-    if (!ends_with(*out, ".dotlane") && !box.empty()) project = move_pieces(std::move(project), {id}, {-box.x0, -box.y0});
+    const Box box = bounds_on_mat(*find_drawn(placed, id));
+    if (!ends_with(*out, ".dotlane") && !box.empty())
+      project = move_pieces(std::move(project), {id}, {-box.x0, -box.y0});
     return finish(project, {id}, {}, *out, json);
   }
   const std::string file = o.positional("the drawing");

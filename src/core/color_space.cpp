@@ -52,27 +52,27 @@ Color from_oklab(Lab lab) {
 
 double ciede2000(const Lab& one, const Lab& other) {
   // The numbers in brackets are the paper's equations.
-  const double c1 = std::hypot(one.a, one.b), c2 = std::hypot(other.a, other.b);          // (2)
-  const double c_mean7 = std::pow((c1 + c2) / 2, 7);                                        // (3)
-  const double g = 0.5 * (1 - std::sqrt(c_mean7 / (c_mean7 + 6103515625.0)));               // (4), 25^7
-  const double a1 = (1 + g) * one.a, a2 = (1 + g) * other.a;                                // (5)
-  const double cp1 = std::hypot(a1, one.b), cp2 = std::hypot(a2, other.b);                  // (6)
-  auto hue = [](double b, double a) {                                                       // (7)
+  const double c1 = std::hypot(one.a, one.b), c2 = std::hypot(other.a, other.b);  // (2)
+  const double c_mean7 = std::pow((c1 + c2) / 2, 7);                              // (3)
+  const double g = 0.5 * (1 - std::sqrt(c_mean7 / (c_mean7 + 6103515625.0)));     // (4), 25^7
+  const double a1 = (1 + g) * one.a, a2 = (1 + g) * other.a;                      // (5)
+  const double cp1 = std::hypot(a1, one.b), cp2 = std::hypot(a2, other.b);        // (6)
+  auto hue = [](double b, double a) {                                             // (7)
     if (a == 0 && b == 0) return 0.0;
     const double h = std::atan2(b, a) * 180 / kPi;
     return h < 0 ? h + 360 : h;
   };
   const double h1 = hue(one.b, a1), h2 = hue(other.b, a2);
-  const double dl = other.l - one.l, dc = cp2 - cp1;                                        // (8), (9)
-  double dh = 0;                                                                            // (10)
+  const double dl = other.l - one.l, dc = cp2 - cp1;  // (8), (9)
+  double dh = 0;                                      // (10)
   if (cp1 * cp2 != 0) {
     dh = h2 - h1;
     if (dh > 180) dh -= 360;
     if (dh < -180) dh += 360;
   }
-  const double dH = 2 * std::sqrt(cp1 * cp2) * std::sin(radians(dh / 2));                   // (11)
-  const double l = (one.l + other.l) / 2, c = (cp1 + cp2) / 2;                              // (12), (13)
-  double h = h1 + h2;                                                                       // (14)
+  const double dH = 2 * std::sqrt(cp1 * cp2) * std::sin(radians(dh / 2));  // (11)
+  const double l = (one.l + other.l) / 2, c = (cp1 + cp2) / 2;             // (12), (13)
+  double h = h1 + h2;                                                      // (14)
   if (cp1 * cp2 != 0) {
     if (std::abs(h1 - h2) <= 180) {
       h /= 2;
@@ -82,15 +82,15 @@ double ciede2000(const Lab& one, const Lab& other) {
   }
   const double t = 1 - 0.17 * std::cos(radians(h - 30)) + 0.24 * std::cos(radians(2 * h)) +
                    0.32 * std::cos(radians(3 * h + 6)) - 0.20 * std::cos(radians(4 * h - 63));  // (15)
-  const double turn = 30 * std::exp(-std::pow((h - 275) / 25, 2));                          // (16)
+  const double turn = 30 * std::exp(-std::pow((h - 275) / 25, 2));                              // (16)
   const double c7 = std::pow(c, 7);
-  const double rc = 2 * std::sqrt(c7 / (c7 + 6103515625.0));                                // (17)
+  const double rc = 2 * std::sqrt(c7 / (c7 + 6103515625.0));  // (17)
   const double l50 = (l - 50) * (l - 50);
-  const double sl = 1 + 0.015 * l50 / std::sqrt(20 + l50);                                  // (18)
-  const double sc = 1 + 0.045 * c, sh = 1 + 0.015 * c * t;                                  // (19), (20)
-  const double rt = -std::sin(radians(2 * turn)) * rc;                                      // (21)
+  const double sl = 1 + 0.015 * l50 / std::sqrt(20 + l50);  // (18)
+  const double sc = 1 + 0.045 * c, sh = 1 + 0.015 * c * t;  // (19), (20)
+  const double rt = -std::sin(radians(2 * turn)) * rc;      // (21)
   const double x = dl / sl, y = dc / sc, z = dH / sh;
-  return std::sqrt(x * x + y * y + z * z + rt * y * z);                                     // (22)
+  return std::sqrt(x * x + y * y + z * z + rt * y * z);  // (22)
 }
 
 double difference(Color one, Color other) { return ciede2000(to_cielab(one), to_cielab(other)); }

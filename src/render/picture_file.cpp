@@ -25,8 +25,8 @@ Result<Picture> read_picture(const std::string& file) {
   }
   QImage image = reader.read();
   if (image.isNull()) {
-    return fail(ErrorKind::malformed, "the picture is damaged (" + reader.errorString().toStdString() + "); save it anew",
-                file);
+    return fail(ErrorKind::malformed,
+                "the picture is damaged (" + reader.errorString().toStdString() + "); save it anew", file);
   }
   if (image.width() > kLargestPicture || image.height() > kLargestPicture)
     image = image.scaled(kLargestPicture, kLargestPicture, Qt::KeepAspectRatio, Qt::SmoothTransformation);

@@ -8,8 +8,8 @@
 
 namespace dotlane {
 
-/// The picture, scaled down to kLargestPicture when it is larger, on white where it is transparent. Errors name the file
-/// and what is wrong with it. Needs no application object.
+/// The picture, scaled down to kLargestPicture when it is larger, on white where it is transparent. Errors name the
+/// file and what is wrong with it. Needs no application object.
 [[nodiscard]] Result<Picture> read_picture(const std::string& file);
 
 /// Whether the file's ending is one of a picture.

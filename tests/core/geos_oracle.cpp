@@ -40,7 +40,8 @@ std::unique_ptr<Geometry> to_geos(const Region& region) {
     std::vector<std::unique_ptr<geos::geom::LinearRing>> holes;
     for (std::size_t i = 1; i < part.rings.size(); ++i)
       holes.push_back(factory().createLinearRing(coordinates(part.rings[i])));
-    polygons.push_back(factory().createPolygon(factory().createLinearRing(coordinates(part.rings[0])), std::move(holes)));
+    polygons.push_back(
+        factory().createPolygon(factory().createLinearRing(coordinates(part.rings[0])), std::move(holes)));
   }
   return factory().createMultiPolygon(std::move(polygons));
 }

@@ -19,7 +19,8 @@ const std::vector<Line>& lines_of(const Drawing& d, int piece) { return find_dra
 double area_of_piece(const Project& p, int piece) {
   double sum = 0;
   const Drawing d = drawn(p);
-  for (const auto& line : lines_of(d, piece)) sum += enclosed_area_of(transformed(*line.path, find_drawn(d, piece)->to_mat));
+  for (const auto& line : lines_of(d, piece))
+    sum += enclosed_area_of(transformed(*line.path, find_drawn(d, piece)->to_mat));
   return sum;
 }
 
@@ -39,7 +40,8 @@ Project two_squares() {
 }  // namespace
 
 TEST_CASE("every kind of step runs on its standard values and says what it did") {
-  const Project base = project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/><circle id="dot" cx="50" cy="40" r="8"/>
+  const Project base =
+      project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/><circle id="dot" cx="50" cy="40" r="8"/>
       <path id="line" d="M25 30 L60 55"/>)");
   for (const auto& kind : step_kinds()) {
     INFO(kind.kind);
@@ -61,7 +63,8 @@ TEST_CASE("every kind of step runs on its standard values and says what it did")
 }
 
 TEST_CASE("an offset has the width it was asked for, at any size of the source") {
-  Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "offset", {{"by", 3.0}, {"corners", std::string("mitre")}});
+  Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "offset",
+                        {{"by", 3.0}, {"corners", std::string("mitre")}});
   CHECK(bounds_of_piece(p, 1).width() == Approx(66));
   p = resize_piece(p, drawn(p), 1, 126.0, std::nullopt);
   CHECK(bounds_of_piece(p, 1).width() == Approx(126).margin(0.001));
@@ -82,9 +85,13 @@ TEST_CASE("an offset can keep, draw or replace its original, and comes in series
     return out;
   };
   CHECK(ids(with_step(base, 1, "offset")) == std::vector<std::string>{"card:cut"});
-  CHECK(ids(with_step(base, 1, "offset", {{"original", std::string("keep")}})) == std::vector<std::string>{"card~1:cut", "card:cut"});
-  CHECK(ids(with_step(base, 1, "offset", {{"original", std::string("draw")}})) == std::vector<std::string>{"card~1:cut", "card:draw"});
-  const Project series = with_step(base, 1, "offset", {{"side", std::string("in")}, {"count", 3.0}, {"by", 4.0}, {"reveal", 2.0}, {"original", std::string("keep")}});
+  CHECK(ids(with_step(base, 1, "offset", {{"original", std::string("keep")}})) ==
+        std::vector<std::string>{"card~1:cut", "card:cut"});
+  CHECK(ids(with_step(base, 1, "offset", {{"original", std::string("draw")}})) ==
+        std::vector<std::string>{"card~1:cut", "card:draw"});
+  const Project series = with_step(
+      base, 1, "offset",
+      {{"side", std::string("in")}, {"count", 3.0}, {"by", 4.0}, {"reveal", 2.0}, {"original", std::string("keep")}});
   CHECK(ids(series).size() == 4);
   const Drawing d = drawn(series);
   CHECK(bounds_of(*lines_of(d, 1)[3].path).width() == Approx(60 - 2 * (4 + 2 * 2)));
@@ -94,12 +101,14 @@ TEST_CASE("an offset can keep, draw or replace its original, and comes in series
 }
 
 TEST_CASE("an offset of an open line is the band around it") {
-  const Project p = with_step(project_of(R"(<path id="line" d="M20 20 H60"/>)"), 1, "offset", {{"by", 2.0}, {"of", std::string("line")}});
+  const Project p = with_step(project_of(R"(<path id="line" d="M20 20 H60"/>)"), 1, "offset",
+                              {{"by", 2.0}, {"of", std::string("line")}});
   CHECK(area_of_piece(p, 1) == Approx(40 * 4 + 3.14159265 * 4).epsilon(1e-3));
 }
 
 TEST_CASE("silhouettes leave holes out, and small holes can be filled") {
-  const Project base = project_of(R"(<path id="ring" fill-rule="evenodd" d="M20 20 h60 v60 h-60 Z M30 30 h4 v4 h-4 Z M50 50 h20 v20 h-20 Z"/>)");
+  const Project base = project_of(
+      R"(<path id="ring" fill-rule="evenodd" d="M20 20 h60 v60 h-60 Z M30 30 h4 v4 h-4 Z M50 50 h20 v20 h-20 Z"/>)");
   auto holes = [](const Project& p) {
     const Drawing d = drawn(p);
     return holes_in(region_of(*lines_of(d, 1)[0].path));
@@ -146,7 +155,10 @@ TEST_CASE("a piece shapes another, follows it, and cannot be shaped by it in tur
   REQUIRE_FALSE(add_step(p, 1, Step{0, "join", true, {{"with", std::vector<double>{1}}}, {}, {}}));
   // A file may hold a circle all the same: it opens, and the step that closes the circle says why it does nothing.
   for (auto& piece : p.pieces) {
-    if (piece->id == 2) piece.edit([](Piece& q) { q.steps.push_back(Step{1, "join", true, {{"with", std::vector<double>{1}}}, {}, {}}); });
+    if (piece->id == 2)
+      piece.edit([](Piece& q) {
+        q.steps.push_back(Step{1, "join", true, {{"with", std::vector<double>{1}}}, {}, {}});
+      });
   }
   const Drawing d = drawn(p);
   std::string trouble;
@@ -168,7 +180,8 @@ TEST_CASE("removing what shapes others freezes them or leaves them without") {
 }
 
 TEST_CASE("roles of made lines are kept by what they come from") {
-  Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "offset", {{"original", std::string("keep")}});
+  Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "offset",
+                        {{"original", std::string("keep")}});
   p = assign_role(p, {{1, "card~1"}}, Role::draw);
   Drawing d = drawn(p);
   CHECK(lines_of(d, 1)[0].role == Role::draw);
@@ -241,7 +254,8 @@ TEST_CASE("the cache redoes only what an edit touched") {
 TEST_CASE("what takes long is left stale at once and whole later") {
   std::string d = "M20 20";
   for (int i = 1; i < 6000; ++i) d += " L" + std::to_string(20 + i * 0.03) + " " + std::to_string(20 + (i % 2) * 0.5);
-  const Project p = with_step(project_of("<path id=\"saw\" d=\"" + d + " L200 80 L20 80 Z\"/>"), 1, "offset", {{"by", 0.4}});
+  const Project p =
+      with_step(project_of("<path id=\"saw\" d=\"" + d + " L200 80 L20 80 Z\"/>"), 1, "offset", {{"by", 0.4}});
   DrawingCache cache;
   const Drawing now = evaluate(p, cache, Effort::at_once);
   CHECK(find_drawn(now, 1)->stale);
@@ -308,22 +322,27 @@ TEST_CASE("lines drawn on a layer are trimmed where they are hidden") {
 }
 
 TEST_CASE("corners are rounded by arcs that touch both sides") {
-  const Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "round-corners", {{"radius", 5.0}});
+  const Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1,
+                              "round-corners", {{"radius", 5.0}});
   CHECK(area_of_piece(p, 1) == Approx(2400 - (4 - 3.14159265) * 25).epsilon(1e-4));
   const Drawing d = drawn(p);
   CHECK(lines_of(d, 1)[0].path->contours[0].segments.size() == 8);
   // A radius larger than the sides allow takes what there is.
-  const Project full = with_step(project_of(R"(<rect x="20" y="20" width="40" height="40"/>)"), 1, "round-corners", {{"radius", 90.0}});
+  const Project full =
+      with_step(project_of(R"(<rect x="20" y="20" width="40" height="40"/>)"), 1, "round-corners", {{"radius", 90.0}});
   CHECK(area_of_piece(full, 1) == Approx(3.14159265 * 400).epsilon(0.01));
   // Only inward corners of a cross.
   const Project cross = project_of(R"(<path d="M40 20 h20 v20 h20 v20 h-20 v20 h-20 v-20 h-20 v-20 h20 Z"/>)");
   const double area = area_of_piece(cross, 1);
-  CHECK(area_of_piece(with_step(cross, 1, "round-corners", {{"radius", 3.0}, {"which", std::string("inner")}}), 1) > area + 5);
-  CHECK(area_of_piece(with_step(cross, 1, "round-corners", {{"radius", 3.0}, {"which", std::string("outer")}}), 1) < area - 5);
+  CHECK(area_of_piece(with_step(cross, 1, "round-corners", {{"radius", 3.0}, {"which", std::string("inner")}}), 1) >
+        area + 5);
+  CHECK(area_of_piece(with_step(cross, 1, "round-corners", {{"radius", 3.0}, {"which", std::string("outer")}}), 1) <
+        area - 5);
 }
 
 TEST_CASE("dashes meet corners evenly and add up") {
-  const Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "dash", {{"dash", 3.0}, {"gap", 2.0}});
+  const Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "dash",
+                              {{"dash", 3.0}, {"gap", 2.0}});
   const Drawing d = drawn(p);
   const Path& path = *lines_of(d, 1)[0].path;
   CHECK(path.contours.size() == 12 + 8 + 12 + 8);
@@ -337,24 +356,28 @@ TEST_CASE("dashes meet corners evenly and add up") {
   }
   CHECK(at_corners == 4);
   // An open line begins and ends with a whole dash.
-  const Project open = with_step(project_of(R"(<path id="line" d="M20 20 H73"/>)"), 1, "dash", {{"dash", 3.0}, {"gap", 2.0}});
+  const Project open =
+      with_step(project_of(R"(<path id="line" d="M20 20 H73"/>)"), 1, "dash", {{"dash", 3.0}, {"gap", 2.0}});
   const Drawing o = drawn(open);
   CHECK(lines_of(o, 1)[0].path->contours.size() == 11);
   CHECK(lines_of(o, 1)[0].path->contours.front().start.x == Approx(20));
   CHECK(bounds_of(*lines_of(o, 1)[0].path).x1 == Approx(73));
   // A circle has no corner and no seam.
-  const Project round = with_step(project_of(R"(<circle cx="60" cy="60" r="20"/>)"), 1, "dash", {{"dash", 3.0}, {"gap", 2.0}});
+  const Project round =
+      with_step(project_of(R"(<circle cx="60" cy="60" r="20"/>)"), 1, "dash", {{"dash", 3.0}, {"gap", 2.0}});
   CHECK(length_of(*lines_of(drawn(round), 1)[0].path) == Approx(2 * 3.14159265 * 20 * 0.6).epsilon(1e-4));
 }
 
 TEST_CASE("doubled lines go, gaps close, small things drop, contours can be picked") {
-  const Project twice = project_of(R"(<rect id="a" x="20" y="20" width="40" height="40"/><rect id="b" x="20.01" y="20" width="40" height="40"/><path id="c" d="M20 20 H60"/>)");
+  const Project twice = project_of(
+      R"(<rect id="a" x="20" y="20" width="40" height="40"/><rect id="b" x="20.01" y="20" width="40" height="40"/><path id="c" d="M20 20 H60"/>)");
   CHECK(lines_of(drawn(with_step(twice, 1, "remove-doubled")), 1).size() == 2);
   const Project gaps = project_of(R"(<path id="a" d="M20 20 H60 V60"/><path id="b" d="M60.2 60.1 H20 V20.3"/>)");
   const Drawing closed = drawn(with_step(gaps, 1, "close-gaps"));
   REQUIRE(lines_of(closed, 1).size() == 1);
   CHECK(lines_of(closed, 1)[0].path->contours[0].closed);
-  const Project bits = project_of(R"(<path id="a" d="M20 20 h40 v40 h-40 Z M70 70 h0.5 v0.5 h-0.5 Z M80 70 h3 v3 h-3 Z"/>)");
+  const Project bits =
+      project_of(R"(<path id="a" d="M20 20 h40 v40 h-40 Z M70 70 h0.5 v0.5 h-0.5 Z M80 70 h3 v3 h-3 Z"/>)");
   const Drawing dropped = drawn(with_step(bits, 1, "drop-small"));
   CHECK(lines_of(dropped, 1)[0].path->contours.size() == 2);
   CHECK(last_outcome(dropped, 1).dropped == 1);
@@ -369,18 +392,21 @@ TEST_CASE("doubled lines go, gaps close, small things drop, contours can be pick
 
 TEST_CASE("simplify and smooth keep to their tolerances") {
   std::string d = "M20 60";
-  for (int i = 1; i <= 400; ++i) d += " L" + std::to_string(20 + i * 0.25) + " " + std::to_string(60 + 0.03 * ((i % 3) - 1));
+  for (int i = 1; i <= 400; ++i)
+    d += " L" + std::to_string(20 + i * 0.25) + " " + std::to_string(60 + 0.03 * ((i % 3) - 1));
   const Project wobble = project_of("<path id=\"w\" d=\"" + d + "\"/>");
   const Drawing simple = drawn(with_step(wobble, 1, "simplify", {{"tolerance", 0.1}}));
   CHECK(segment_count(*lines_of(simple, 1)[0].path) < 12);
   const auto chain = flatten(lines_of(simple, 1)[0].path->contours[0], 0.001);
-  for (const auto& p : flatten(find_piece(wobble, 1)->lines[0].path->contours[0], 0.01).points) CHECK(distance_to(chain, p) < 0.1);
+  for (const auto& p : flatten(find_piece(wobble, 1)->lines[0].path->contours[0], 0.01).points)
+    CHECK(distance_to(chain, p) < 0.1);
   const Drawing smooth = drawn(with_step(wobble, 1, "smooth", {{"span", 4.0}}));
   const Box box = bounds_of(*lines_of(smooth, 1)[0].path);
   CHECK(box.height() < 0.04);
   CHECK(box.width() == Approx(100).margin(0.01));
   // Corners over the limit stay where they are.
-  const Project square = with_step(project_of(R"(<rect x="20" y="20" width="40" height="40"/>)"), 1, "smooth", {{"span", 5.0}});
+  const Project square =
+      with_step(project_of(R"(<rect x="20" y="20" width="40" height="40"/>)"), 1, "smooth", {{"span", 5.0}});
   CHECK(area_of_piece(square, 1) == Approx(1600).epsilon(1e-6));
 }
 
@@ -392,7 +418,8 @@ TEST_CASE("placing steps do what they say") {
   };
   CHECK(size(with_step(base, 1, "rotate", {{"by", 90.0}})).first == Approx(40));
   CHECK(size(with_step(base, 1, "scale", {{"to", std::string("width")}, {"size", 90.0}})).second == Approx(60));
-  CHECK(size(with_step(base, 1, "scale", {{"to", std::string("height")}, {"size", 20.0}, {"keep-proportions", false}})).first == Approx(60));
+  CHECK(size(with_step(base, 1, "scale", {{"to", std::string("height")}, {"size", 20.0}, {"keep-proportions", false}}))
+            .first == Approx(60));
   CHECK(size(with_step(base, 1, "scale", {{"to", std::string("longest")}, {"size", 30.0}})).second == Approx(20));
   CHECK(size(with_step(base, 1, "scale", {{"to", std::string("percent")}, {"percent", 50.0}})).first == Approx(30));
   const Project sheet = with_step(base, 1, "scale", {{"to", std::string("sheet")}});
@@ -400,14 +427,17 @@ TEST_CASE("placing steps do what they say") {
   CHECK(size(with_step(base, 1, "skew", {{"across", 45.0}})).first == Approx(100));
   CHECK(size(with_step(base, 1, "mirror", {{"keep", true}, {"gap", 5.0}})).first == Approx(125));
   CHECK(size(with_step(base, 1, "repeat", {{"count", 3.0}, {"gap", 2.0}})).first == Approx(184));
-  const Project grid = with_step(base, 1, "repeat", {{"way", std::string("grid")}, {"count", 2.0}, {"rows", 3.0}, {"gap", 0.0}});
+  const Project grid =
+      with_step(base, 1, "repeat", {{"way", std::string("grid")}, {"count", 2.0}, {"rows", 3.0}, {"gap", 0.0}});
   CHECK(lines_of(drawn(grid), 1).size() == 6);
   CHECK(size(grid).second == Approx(120));
   CHECK(lines_of(drawn(with_step(base, 1, "repeat", {{"way", std::string("around")}, {"count", 8.0}})), 1).size() == 8);
-  const Drawing many = drawn(with_step(with_step(base, 1, "repeat", {{"count", 200.0}}), 1, "repeat", {{"count", 200.0}}));
+  const Drawing many =
+      drawn(with_step(with_step(base, 1, "repeat", {{"count", 200.0}}), 1, "repeat", {{"count", 200.0}}));
   CHECK(last_outcome(many, 1).trouble.find("20,000") != std::string::npos);
   // To fit another piece.
-  const Project fit = with_step(two_squares(), 1, "scale", {{"to", std::string("fit")}, {"with", std::vector<double>{2}}, {"margin", 5.0}});
+  const Project fit = with_step(two_squares(), 1, "scale",
+                                {{"to", std::string("fit")}, {"with", std::vector<double>{2}}, {"margin", 5.0}});
   CHECK(bounds_of_piece(fit, 1).x0 == Approx(45));
   CHECK(bounds_of_piece(fit, 1).width() == Approx(30));
 }

@@ -80,20 +80,25 @@ TEST_CASE("every ready shape is closed where it is cut, inside its size, and sav
 // Arcs are cubics within a micrometre: areas are true to about 1e-4.
 TEST_CASE("plain shapes have the areas of geometry") {
   CHECK(area(made("rectangle", {{"width", 80.0}, {"height", 50.0}})) == Approx(4000));
-  CHECK(area(made("rectangle", {{"width", 80.0}, {"height", 50.0}, {"radius", 10.0}})) == Approx(4000 - (4 - kPi) * 100).epsilon(1e-6));
+  CHECK(area(made("rectangle", {{"width", 80.0}, {"height", 50.0}, {"radius", 10.0}})) ==
+        Approx(4000 - (4 - kPi) * 100).epsilon(1e-6));
   CHECK(area(made("ellipse", {{"width", 60.0}, {"height", 40.0}})) == Approx(kPi * 30 * 20).epsilon(1e-4));
   CHECK(area(made("polygon", {{"sides", 6.0}, {"across", 40.0}})) == Approx(1.5 * std::sqrt(3.0) * 400));
   // A star of n points: n R r sin(pi / n).
-  CHECK(area(made("star", {{"points", 5.0}, {"across", 60.0}, {"notch", 40.0}})) == Approx(5 * 30 * 12 * std::sin(kPi / 5)));
+  CHECK(area(made("star", {{"points", 5.0}, {"across", 60.0}, {"notch", 40.0}})) ==
+        Approx(5 * 30 * 12 * std::sin(kPi / 5)));
   CHECK(area(made("ring", {{"outer", 60.0}, {"inner", 40.0}})) == Approx(kPi * (900 - 400)).epsilon(1e-4));
   // A leaf is two segments of a circle of radius R seen under the angle 2a.
   const double w = 24, h = 60, r = (w * w / 4 + h * h / 4) / w, half = std::asin(h / 2 / r);
-  CHECK(area(made("leaf", {{"width", w}, {"height", h}})) == Approx(r * r * (2 * half - std::sin(2 * half))).epsilon(1e-5));
+  CHECK(area(made("leaf", {{"width", w}, {"height", h}})) ==
+        Approx(r * r * (2 * half - std::sin(2 * half))).epsilon(1e-5));
   CHECK(length_of(*made("arc", {{"radius", 40.0}, {"sweep", 90.0}})[0].path) == Approx(20 * kPi).epsilon(1e-4));
   // The length of a sine wave of amplitude 4 and period 24, by the midpoint rule.
   double sine = 0;
-  for (int i = 0; i < 100000; ++i) sine += std::hypot(1.0, 4 * 2 * kPi / 24 * std::cos(2 * kPi * (i + 0.5) / 100000)) * 24 / 100000;
-  CHECK(length_of(*made("wave", {{"width", 120.0}, {"rise", 8.0}, {"waves", 5.0}})[0].path) == Approx(5 * sine).epsilon(0.002));
+  for (int i = 0; i < 100000; ++i)
+    sine += std::hypot(1.0, 4 * 2 * kPi / 24 * std::cos(2 * kPi * (i + 0.5) / 100000)) * 24 / 100000;
+  CHECK(length_of(*made("wave", {{"width", 120.0}, {"rise", 8.0}, {"waves", 5.0}})[0].path) ==
+        Approx(5 * sine).epsilon(0.002));
 }
 
 TEST_CASE("a folding card unfolds to its panels, with the fold asked for") {
@@ -101,12 +106,15 @@ TEST_CASE("a folding card unfolds to its panels, with the fold asked for") {
   CHECK(bounds_of(*one[0].path) == Box{0, 0, 210, 148});
   CHECK(find(one, "fold")->role == Role::score);
   CHECK(bounds_of(*find(one, "fold")->path).x0 == Approx(105));
-  const auto two = made("folding-card", {{"width", 100.0}, {"height", 80.0}, {"folds", std::string("two")}, {"opens", std::string("up")}});
+  const auto two =
+      made("folding-card",
+           {{"width", 100.0}, {"height", 80.0}, {"folds", std::string("two")}, {"opens", std::string("up")}});
   CHECK(bounds_of(*two[0].path) == Box{0, 0, 100, 240});
   CHECK(bounds_of(*find(two, "fold-2")->path).y0 == Approx(160));
   const auto past = made("folding-card", {{"past", 3.0}});
   CHECK(length_of(*find(past, "fold")->path) == Approx(148 + 6));
-  const auto perforated = made("folding-card", {{"fold", std::string("perforate")}, {"height", 100.0}, {"dash", 2.0}, {"gap", 1.5}});
+  const auto perforated =
+      made("folding-card", {{"fold", std::string("perforate")}, {"height", 100.0}, {"dash", 2.0}, {"gap", 1.5}});
   const Line* fold = find(perforated, "fold");
   CHECK(fold->role == Role::cut);
   CHECK(length_of(*fold->path) == Approx(100 * 2 / 3.5).epsilon(0.02));
@@ -116,13 +124,17 @@ TEST_CASE("a folding card unfolds to its panels, with the fold asked for") {
 
 TEST_CASE("a shaped card says how long it is joined, and warns when that is too short") {
   std::string trouble;
-  auto lines = ready_shape("shaped-card", {{"outline", std::string("ellipse")}, {"width", 90.0}, {"height", 60.0}, {"overlap", 10.0}}, trouble);
+  auto lines =
+      ready_shape("shaped-card",
+                  {{"outline", std::string("ellipse")}, {"width", 90.0}, {"height", 60.0}, {"overlap", 10.0}}, trouble);
   CHECK(trouble.empty());
   // A chord 10 mm below the top of the ellipse.
   const double chord = 90 * std::sqrt(1 - std::pow(20.0 / 30, 2));
   CHECK(length_of(*find(lines, "fold")->path) == Approx(chord).epsilon(1e-3));
   CHECK(bounds_of(*lines[0].path).height() == Approx(2 * (60 - 10)).epsilon(1e-3));
-  (void)ready_shape("shaped-card", {{"outline", std::string("ellipse")}, {"width", 90.0}, {"height", 60.0}, {"overlap", 0.3}}, trouble);
+  (void)ready_shape("shaped-card",
+                    {{"outline", std::string("ellipse")}, {"width", 90.0}, {"height", 60.0}, {"overlap", 0.3}},
+                    trouble);
   CHECK(trouble.find("joined over") != std::string::npos);
   trouble.clear();
   (void)ready_shape("shaped-card", {{"outline", std::string("star")}, {"overlap", 0.0}}, trouble);
@@ -130,20 +142,41 @@ TEST_CASE("a shaped card says how long it is joined, and warns when that is too 
 }
 
 TEST_CASE("badges come in their sizes, and text is kept in the visible face") {
-  const std::pair<const char*, std::pair<double, double>> sizes[] = {{"25", {25, 35}}, {"37", {37, 49}}, {"58", {58, 70}}};
+  const std::pair<const char*, std::pair<double, double>> sizes[] = {
+      {"25", {25, 35}}, {"37", {37, 49}}, {"58", {58, 70}}};
   for (const auto& [word_of, size] : sizes) {
     const Values values{{"size", std::string(word_of)}};
     const auto lines = made("badge", values);
     CHECK(bounds_of(*find(lines, "disc")->path).width() == Approx(size.second));
     CHECK(bounds_of(*find(lines, "face")->path).width() == Approx(size.first));
     CHECK(find(lines, "face")->role == Role::guide);
-    const double middle = size.second / 2;
-    CHECK(past_badge_face(values, Box{middle - 5, middle - 2, middle + 5, middle + 2}) == 0);
-    CHECK(past_badge_face(values, Box{middle - size.first / 2, middle - 2, middle, middle}) == Approx(std::hypot(size.first / 2, 2) - (size.first / 2 - 2)));
+    CHECK(badge_face(values).clear_radius == Approx(size.first / 2 - 2));
   }
   std::string trouble;
   (void)ready_shape("badge", {{"size", std::string("own")}, {"visible", 50.0}, {"cut", 45.0}}, trouble);
   CHECK(trouble.find("larger") != std::string::npos);
+}
+
+TEST_CASE("what is drawn on a badge must keep clear of its rim") {
+  auto with_line = [](double x) {
+    Project p = *add_shape(new_project("x"), "badge", {{"size", std::string("58")}});
+    const Vec middle = p.machine.usable_area().centre();
+    const Project q = project_of("<path id=\"word\" d=\"M" + std::to_string(middle.x) + " " + std::to_string(middle.y) +
+                                 " h" + std::to_string(x) + "\"/>");
+    Piece word_piece = *q.pieces[0];
+    word_piece.id = 2;
+    word_piece.name = "Word";
+    word_piece.stock = p.pieces[0]->stock;
+    p.pieces.insert(p.pieces.begin(), Shared<Piece>(word_piece));
+    return p;
+  };
+  CHECK_FALSE(finding(derived(with_line(26)), "badge-rim"));
+  const Derived d = derived(with_line(28.5));
+  const Finding* rim = finding(d, "badge-rim");
+  REQUIRE(rim);
+  CHECK(rim->message.find("1.5 mm") != std::string::npos);
+  CHECK(rim->lines == std::vector<LineRef>{{2, "word"}});
+  CHECK_FALSE(finding(derived(with_line(60)), "badge-rim"));  // that is no part of the badge
 }
 
 TEST_CASE("labels, tags, envelopes and boxes come out at their sizes") {
@@ -160,7 +193,8 @@ TEST_CASE("labels, tags, envelopes and boxes come out at their sizes") {
   CHECK(bounds_of(tray).width() == Approx(140));
   CHECK(bounds_of(tray).height() == Approx(120));
   CHECK(area(tray) > 80 * 60 + 2 * 30 * (80 + 60));
-  const auto lid = made("box", {{"length", 80.0}, {"width", 60.0}, {"depth", 30.0}, {"piece", std::string("lid")}, {"play", 1.0}});
+  const auto lid =
+      made("box", {{"length", 80.0}, {"width", 60.0}, {"depth", 30.0}, {"piece", std::string("lid")}, {"play", 1.0}});
   CHECK(bounds_of(lid).width() == Approx(141));
   // An envelope's window between its folds is the card and its room.
   const auto envelope = made("envelope", {{"card-width", 148.0}, {"card-height", 105.0}, {"room", 3.0}});
@@ -205,9 +239,12 @@ TEST_CASE("specks are dropped and the smallest bit is told") {
 }
 
 TEST_CASE("several colours come as layers that stack or lie side by side") {
-  const Picture stripes = picture(300, 100, [](int x, int) { return x < 100 ? Color{240, 220, 60} : x < 200 ? Color{200, 40, 40} : Color{30, 40, 90}; });
+  const Picture stripes = picture(300, 100, [](int x, int) {
+    return x < 100 ? Color{240, 220, 60} : x < 200 ? Color{200, 40, 40} : Color{30, 40, 90};
+  });
   std::string trouble;
-  const Values abut{{"width", 90.0}, {"colors", std::string("several")}, {"layers", 3.0}, {"meet", std::string("abut")}};
+  const Values abut{
+      {"width", 90.0}, {"colors", std::string("several")}, {"layers", 3.0}, {"meet", std::string("abut")}};
   const auto side = trace(stripes, abut, trouble);
   REQUIRE(side.size() == 3);
   for (const auto& layer : side) CHECK(enclosed_area_of(layer.path) == Approx(900).epsilon(0.02));
@@ -231,23 +268,37 @@ TEST_CASE("pixels survive as text, and broken text is refused") {
 
 TEST_CASE("colour differences agree with the published test data") {
   // G. Sharma, W. Wu, E. N. Dalal (2005), table 1: L1 a1 b1, L2 a2 b2, the difference. Values from memory.
-  const double data[][7] = {
-      {50, 2.6772, -79.7751, 50, 0, -82.7485, 2.0425},        {50, 3.1571, -77.2803, 50, 0, -82.7485, 2.8615},
-      {50, 2.8361, -74.0200, 50, 0, -82.7485, 3.4412},        {50, -1.3802, -84.2814, 50, 0, -82.7485, 1.0000},
-      {50, -1.1848, -84.8006, 50, 0, -82.7485, 1.0000},       {50, -0.9009, -85.5211, 50, 0, -82.7485, 1.0000},
-      {50, 0, 0, 50, -1, 2, 2.3669},                          {50, -1, 2, 50, 0, 0, 2.3669},
-      {50, 2.4900, -0.0010, 50, -2.4900, 0.0009, 7.1792},     {50, 2.4900, -0.0010, 50, -2.4900, 0.0011, 7.2195},
-      {50, -0.0010, 2.4900, 50, 0.0009, -2.4900, 4.8045},     {50, -0.0010, 2.4900, 50, 0.0011, -2.4900, 4.7461},
-      {50, 2.5, 0, 50, 0, -2.5, 4.3065},                      {50, 2.5, 0, 73, 25, -18, 27.1492},
-      {50, 2.5, 0, 61, -5, 29, 22.8977},                      {50, 2.5, 0, 56, -27, -3, 31.9030},
-      {50, 2.5, 0, 58, 24, 15, 19.4535},                      {50, 2.5, 0, 50, 3.1736, 0.5854, 1.0000},
-      {50, 2.5, 0, 50, 3.2972, 0, 1.0000},                    {50, 2.5, 0, 50, 1.8634, 0.5757, 1.0000},
-      {50, 2.5, 0, 50, 3.2592, 0.3350, 1.0000},               {60.2574, -34.0099, 36.2677, 60.4626, -34.1751, 39.4387, 1.2644},
-      {63.0109, -31.0961, -5.8663, 62.8187, -29.7946, -4.0864, 1.2630}, {61.2901, 3.7196, -5.3901, 61.4292, 2.2480, -4.9620, 1.8731},
-      {35.0831, -44.1164, 3.7933, 35.0232, -40.0716, 1.5901, 1.8645},   {22.7233, 20.0904, -46.6940, 23.0331, 14.9730, -42.5619, 2.0373},
-      {36.4612, 47.8580, 18.3852, 36.2715, 50.5065, 21.2231, 1.4146},   {90.8027, -2.0831, 1.4410, 91.1528, -1.6435, 0.0447, 1.4441},
-      {90.9257, -0.5406, -0.9208, 88.6381, -0.8985, -0.7239, 1.5381},   {6.7747, -0.2908, -2.4247, 5.8714, -0.0985, -2.2286, 0.6377},
-      {2.0776, 0.0795, -1.1350, 0.9033, -0.0636, -0.5514, 0.9082}};
+  const double data[][7] = {{50, 2.6772, -79.7751, 50, 0, -82.7485, 2.0425},
+                            {50, 3.1571, -77.2803, 50, 0, -82.7485, 2.8615},
+                            {50, 2.8361, -74.0200, 50, 0, -82.7485, 3.4412},
+                            {50, -1.3802, -84.2814, 50, 0, -82.7485, 1.0000},
+                            {50, -1.1848, -84.8006, 50, 0, -82.7485, 1.0000},
+                            {50, -0.9009, -85.5211, 50, 0, -82.7485, 1.0000},
+                            {50, 0, 0, 50, -1, 2, 2.3669},
+                            {50, -1, 2, 50, 0, 0, 2.3669},
+                            {50, 2.4900, -0.0010, 50, -2.4900, 0.0009, 7.1792},
+                            {50, 2.4900, -0.0010, 50, -2.4900, 0.0011, 7.2195},
+                            {50, -0.0010, 2.4900, 50, 0.0009, -2.4900, 4.8045},
+                            {50, -0.0010, 2.4900, 50, 0.0011, -2.4900, 4.7461},
+                            {50, 2.5, 0, 50, 0, -2.5, 4.3065},
+                            {50, 2.5, 0, 73, 25, -18, 27.1492},
+                            {50, 2.5, 0, 61, -5, 29, 22.8977},
+                            {50, 2.5, 0, 56, -27, -3, 31.9030},
+                            {50, 2.5, 0, 58, 24, 15, 19.4535},
+                            {50, 2.5, 0, 50, 3.1736, 0.5854, 1.0000},
+                            {50, 2.5, 0, 50, 3.2972, 0, 1.0000},
+                            {50, 2.5, 0, 50, 1.8634, 0.5757, 1.0000},
+                            {50, 2.5, 0, 50, 3.2592, 0.3350, 1.0000},
+                            {60.2574, -34.0099, 36.2677, 60.4626, -34.1751, 39.4387, 1.2644},
+                            {63.0109, -31.0961, -5.8663, 62.8187, -29.7946, -4.0864, 1.2630},
+                            {61.2901, 3.7196, -5.3901, 61.4292, 2.2480, -4.9620, 1.8731},
+                            {35.0831, -44.1164, 3.7933, 35.0232, -40.0716, 1.5901, 1.8645},
+                            {22.7233, 20.0904, -46.6940, 23.0331, 14.9730, -42.5619, 2.0373},
+                            {36.4612, 47.8580, 18.3852, 36.2715, 50.5065, 21.2231, 1.4146},
+                            {90.8027, -2.0831, 1.4410, 91.1528, -1.6435, 0.0447, 1.4441},
+                            {90.9257, -0.5406, -0.9208, 88.6381, -0.8985, -0.7239, 1.5381},
+                            {6.7747, -0.2908, -2.4247, 5.8714, -0.0985, -2.2286, 0.6377},
+                            {2.0776, 0.0795, -1.1350, 0.9033, -0.0636, -0.5514, 0.9082}};
   for (const auto& d : data) {
     INFO(d[0] << " " << d[1] << " " << d[2]);
     CHECK(ciede2000({d[0], d[1], d[2]}, {d[3], d[4], d[5]}) == Approx(d[6]).margin(0.00006));
@@ -282,7 +333,8 @@ TEST_CASE("groups nest, and what is in one is found from inside and outside") {
 }
 
 TEST_CASE("small bits, slivers and blunted points are found, with a fix that settles them") {
-  Project p = project_of(R"(<path id="a" d="M20 20 h40 v40 h-40 Z M70 70 h1 v1 h-1 Z"/><rect id="thin" x="20" y="80" width="60" height="0.2"/>)");
+  Project p = project_of(
+      R"(<path id="a" d="M20 20 h40 v40 h-40 Z M70 70 h1 v1 h-1 Z"/><rect id="thin" x="20" y="80" width="60" height="0.2"/>)");
   Derived d = derived(p);
   const Finding* tiny = finding(d, "tiny-bits");
   REQUIRE(tiny);
@@ -307,7 +359,8 @@ TEST_CASE("small bits, slivers and blunted points are found, with a fix that set
   CHECK_FALSE(finding(derived(star), "blunt-points"));
 
   // What a recipe could not do is said there too.
-  const Project empty = *add_step(star, 1, Step{0, "offset", true, {{"side", std::string("in")}, {"by", 100.0}}, {}, {}});
+  const Project empty =
+      *add_step(star, 1, Step{0, "offset", true, {{"side", std::string("in")}, {"by", 100.0}}, {}, {}});
   CHECK(finding(derived(empty), "recipe-trouble"));
 }
 

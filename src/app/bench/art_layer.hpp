@@ -19,8 +19,8 @@ namespace dotlane {
 struct ArtScene {
   Project project;
   Drawing drawing;
-  int load = 1;         ///< the mat load on the bench
-  double strength = 1;  ///< opacity of the lines
+  int load = 1;                         ///< the mat load on the bench
+  double strength = 1;                  ///< opacity of the lines
   bool stacked = false, hidden = true;  ///< see LineOptions
 };
 

@@ -211,9 +211,9 @@ void Bench::viewChanged() {
 void Bench::paintArt(QPainter& p) {
   p.fillRect(rect(), theme().ground);
   const bool rehearsing = record_ || scrub_ >= 0;
-  art_->paint(p, view_, size(), devicePixelRatioF(),
-              {session_.project(), session_.drawing(), load_, rehearsing ? 0.16 : 1.0, stacked_ && !rehearsing,
-               hidden_shown_});
+  art_->paint(
+      p, view_, size(), devicePixelRatioF(),
+      {session_.project(), session_.drawing(), load_, rehearsing ? 0.16 : 1.0, stacked_ && !rehearsing, hidden_shown_});
 }
 
 void Bench::finishPainting() {
@@ -489,8 +489,8 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
           w.reset();
         }
       }
-      session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(), w, h, handle_.anchor), tr("Resize"),
-                      "size-" + std::to_string(drag_count_));
+      session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(), w, h, handle_.anchor),
+                      tr("Resize"), "size-" + std::to_string(drag_count_));
       break;
     }
     case Drag::band:

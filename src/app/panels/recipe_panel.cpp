@@ -1,8 +1,8 @@
 #include "app/panels/recipe_panel.hpp"
 
 #include <QGridLayout>
-#include <QMenu>
 #include <QLocale>
+#include <QMenu>
 #include <QPainter>
 #include <map>
 #include <set>
@@ -123,7 +123,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   });
   connect(turn, &QPushButton::clicked, this, [this] {
     Project next = session_.project();
-    for (const int id : session_.selectedPieces()) next = turn_piece(std::move(next), session_.drawing(), id, turn_->value());
+    for (const int id : session_.selectedPieces())
+      next = turn_piece(std::move(next), session_.drawing(), id, turn_->value());
     session_.commit(std::move(next), tr("Turn"));
   });
 
@@ -205,8 +206,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
 void RecipePanel::resize(bool width, double mm) {
   const auto pieces = session_.selectedPieces();
   if (pieces.size() != 1) return;
-  session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(), width ? std::optional(mm) : std::nullopt,
-                               width ? std::nullopt : std::optional(mm)),
+  session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(),
+                               width ? std::optional(mm) : std::nullopt, width ? std::nullopt : std::optional(mm)),
                   tr("Resize"), "type-size");
 }
 
@@ -283,10 +284,21 @@ void RecipePanel::addMenus(const Actions& actions) {
     QString heading;
     std::vector<std::pair<const char*, QString>> entries;
   };
-  const Row rows[] = {
-      {tr("Combine"), {{"combine-join", tr("Join")}, {"combine-cut-away", tr("Cut away")}, {"combine-overlap", tr("Overlap")}, {"combine-divide", tr("Divide")}, {"trim", tr("Trim under")}, {"group", tr("Group")}}},
-      {tr("Align"), {{"align-left", tr("Left")}, {"align-centre", tr("Centre")}, {"align-right", tr("Right")}, {"align-top", tr("Top")}, {"align-middle", tr("Middle")}, {"align-bottom", tr("Bottom")}}},
-      {tr("Even gaps"), {{"distribute-across", tr("Across")}, {"distribute-down", tr("Down")}}}};
+  const Row rows[] = {{tr("Combine"),
+                       {{"combine-join", tr("Join")},
+                        {"combine-cut-away", tr("Cut away")},
+                        {"combine-overlap", tr("Overlap")},
+                        {"combine-divide", tr("Divide")},
+                        {"trim", tr("Trim under")},
+                        {"group", tr("Group")}}},
+                      {tr("Align"),
+                       {{"align-left", tr("Left")},
+                        {"align-centre", tr("Centre")},
+                        {"align-right", tr("Right")},
+                        {"align-top", tr("Top")},
+                        {"align-middle", tr("Middle")},
+                        {"align-bottom", tr("Bottom")}}},
+                      {tr("Even gaps"), {{"distribute-across", tr("Across")}, {"distribute-down", tr("Down")}}}};
   for (const auto& row : rows) {
     column->addWidget(make_label(row.heading, "heading", together_));
     auto* grid = new QGridLayout;

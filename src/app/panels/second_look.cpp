@@ -20,6 +20,28 @@ SecondLook::SecondLook(Session& session, QWidget* parent) : Panel(tr("Second loo
   cards_ = new QVBoxLayout;
   cards_->setSpacing(8);
   column()->addLayout(cards_);
+  auto* limits = addForm(tr("Speaks up about"));
+  tiny_ = new NumberField(tr("Cut bits smaller than this"), NumberField::Kind::plain, body(), tr("mm²"), 2);
+  tiny_->setObjectName(QStringLiteral("tinyLimit"));
+  sliver_ = new NumberField(tr("Strips narrower than this"), NumberField::Kind::length, body());
+  sliver_->setObjectName(QStringLiteral("sliverLimit"));
+  sliver_->setRange(0, 20);
+  limits->addRow(make_label(tr("bits smaller than"), "quiet", body()), tiny_);
+  limits->addRow(make_label(tr("strips narrower than"), "quiet", body()), sliver_);
+  auto change = [this](double CheckSettings::*limit, double value) {
+    Project next = session_.project();
+    next.checks.*limit = value;
+    session_.commit(std::move(next), tr("Change what is spoken of"), "checks");
+  };
+  connect(tiny_, &NumberField::edited, this, [change](double v) { change(&CheckSettings::tiny_mm2, v); });
+  connect(sliver_, &NumberField::edited, this, [change](double v) { change(&CheckSettings::sliver_mm, v); });
+  for (auto* f : {tiny_, sliver_}) connect(f, &NumberField::committed, &session_, &Session::seal);
+  auto show = [this] {
+    tiny_->setValue(session_.project().checks.tiny_mm2);
+    sliver_->setValue(session_.project().checks.sliver_mm, session_.project().unit);
+  };
+  connect(&session_, &Session::changed, this, show);
+  show();
   column()->addStretch();
   connect(&session_, &Session::derivedChanged, this, &SecondLook::update);
   update();
@@ -76,8 +98,9 @@ void SecondLook::update() {
       auto* button = new QPushButton(qs(fix.label), card);
       button->setObjectName(QStringLiteral("fix-") + qs(finding.code));
       add(button, fix.label.size() > 22);
-      connect(button, &QPushButton::clicked, this,
-              [this, finding, fix] { session_.commit(apply_fix(session_.project(), session_.drawing(), finding, fix), qs(fix.label)); });
+      connect(button, &QPushButton::clicked, this, [this, finding, fix] {
+        session_.commit(apply_fix(session_.project(), session_.drawing(), finding, fix), qs(fix.label));
+      });
     }
     cards_->addWidget(card);
   }

@@ -3,6 +3,7 @@
 
 #include "app/panels/panel.hpp"
 #include "app/session.hpp"
+#include "app/widgets/number_field.hpp"
 
 namespace dotlane {
 
@@ -21,6 +22,7 @@ class SecondLook : public Panel {
   std::vector<Finding> shown_;
   bool filled_ = false;
   QVBoxLayout* cards_;
+  NumberField *tiny_, *sliver_;
 };
 
 }  // namespace dotlane

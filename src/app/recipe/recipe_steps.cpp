@@ -20,14 +20,16 @@ namespace {
 constexpr int kIndent = 24;
 
 QString figure_of(const StepOutcome& outcome, LengthUnit unit) {
-  return outcome.bounds.empty() ? QObject::tr("nothing") : size_text(outcome.bounds, unit) + QChar(' ') + unit_word(unit);
+  return outcome.bounds.empty() ? QObject::tr("nothing")
+                                : size_text(outcome.bounds, unit) + QChar(' ') + unit_word(unit);
 }
 
 QString detail_of(const StepOutcome& outcome) {
   QString out = counted(outcome.contours, QObject::tr("contour"), QObject::tr("contours")) + QStringLiteral("  ·  ") +
                 counted(outcome.nodes, QObject::tr("node"), QObject::tr("nodes"));
   if (outcome.removed_mm2 > 0.5)
-    out += QStringLiteral("  ·  ") + QObject::tr("%1 cm² saved").arg(QLocale().toString(outcome.removed_mm2 / 100, 'f', 1));
+    out += QStringLiteral("  ·  ") +
+           QObject::tr("%1 cm² saved").arg(QLocale().toString(outcome.removed_mm2 / 100, 'f', 1));
   if (outcome.dropped > 0) out += QStringLiteral("  ·  ") + QObject::tr("%1 left out").arg(outcome.dropped);
   return out;
 }
@@ -133,9 +135,11 @@ void RecipeSteps::addStop(const Piece& piece, const Step* step) {
       tools->addWidget(button);
     };
     const bool on = step->on;
-    add(on ? tr("Off") : tr("On"), on ? tr("Pass this step over for now") : tr("Take this step again"), "switch-step", [this, id, on] {
-      session_.commit(switch_step(session_.project(), piece_, id, !on), on ? tr("Switch a step off") : tr("Switch a step on"));
-    });
+    add(on ? tr("Off") : tr("On"), on ? tr("Pass this step over for now") : tr("Take this step again"), "switch-step",
+        [this, id, on] {
+          session_.commit(switch_step(session_.project(), piece_, id, !on),
+                          on ? tr("Switch a step off") : tr("Switch a step on"));
+        });
     add(tr("Up"), tr("Take this step earlier"), "raise-step",
         [this, id] { session_.commit(shift_step(session_.project(), piece_, id, -1), tr("Move a step")); });
     add(tr("Down"), tr("Take this step later"), "lower-step",
@@ -212,18 +216,24 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
       // A plain piece has no outcomes: its lines are the source's.
       StepOutcome own;
       own.bounds = drawn.bounds;
-      for (const auto& line : piece.lines) own.nodes += segment_count(*line.path), own.contours += line.path->contours.size();
+      for (const auto& line : piece.lines)
+        own.nodes += segment_count(*line.path), own.contours += line.path->contours.size();
       figure = figure_of(own, unit);
       detail = detail_of(own);
     } else {
       detail = tr("passed over");
     }
-    if (stop.step == 0) {
+    if (stop.step == 0 && piece.source.kind == "pieces") {
+      figure.clear();
+      detail = tr("the first step says which");
+    } else if (stop.step == 0) {
       if (!piece.source.file.empty()) {
-        const QString size = piece.source.kind.empty() && piece.source.unit_source == UnitSource::assumed
-                                 ? tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))
-                                 : QString();
-        detail = qs(piece.source.file) + (size.isEmpty() ? QString() : QStringLiteral("  ·  ") + size) + QStringLiteral("\n") + detail;
+        const QString size =
+            piece.source.kind.empty() && piece.source.unit_source == UnitSource::assumed
+                ? tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))
+                : QString();
+        detail = qs(piece.source.file) + (size.isEmpty() ? QString() : QStringLiteral("  ·  ") + size) +
+                 QStringLiteral("\n") + detail;
       }
       if (piece.source.kind == "picture") {
         const double bit = smallest_bit(drawn.piece->lines);

@@ -15,8 +15,9 @@ struct ValueContext {
   int piece = 0;  ///< whose recipe it is
 };
 
-/// A row widget for the value: number with its unit, list of words, switch, choice of lines or of other pieces. `edited`
-/// hears new values, `committed` the end of typing. Places are shown as their number; they are picked on the bench.
+/// A row widget for the value: number with its unit, list of words, switch, choice of lines or of other pieces.
+/// `edited` hears new values, `committed` the end of typing. Places are shown as their number; they are picked on the
+/// bench.
 [[nodiscard]] QWidget* make_value_field(const ValueSpec& spec, const Value& value, const ValueContext& context,
                                         Session& session, QWidget* parent, std::function<void(const Value&)> edited);
 

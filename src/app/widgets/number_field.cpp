@@ -3,6 +3,7 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLocale>
+#include <QMouseEvent>
 #include <QStyle>
 
 #include "app/style.hpp"
@@ -29,6 +30,9 @@ NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const 
   unit_label_->setText(kind == Kind::length ? unit_word(unit_) : unit);
   unit_label_->setFixedWidth(36);
   unit_label_->setWordWrap(false);
+  unit_label_->setCursor(Qt::SizeHorCursor);
+  unit_label_->setToolTip(tr("Drag sideways to change the number; Shift for large steps, Alt for small ones"));
+  unit_label_->installEventFilter(this);
   connect(edit_, &QLineEdit::textEdited, this, [this] {
     const auto v = parsed();
     markWrong(!v);
@@ -43,7 +47,10 @@ NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const 
   });
 }
 
-void NumberField::setFigure() { set_kind(edit_, "figure"); }
+void NumberField::setFigure() {
+  set_kind(edit_, "figure");
+  unit_label_->setFixedWidth(24);  // the figure needs the room
+}
 
 QString NumberField::shown(double value) const {
   return kind_ == Kind::length ? length_number(value, unit_) : QLocale().toString(value, 'f', decimals_);
@@ -79,7 +86,35 @@ void NumberField::markWrong(bool wrong) {
   edit_->style()->polish(edit_);
 }
 
+bool NumberField::dragUnit(QEvent* event) {
+  const auto* mouse = static_cast<QMouseEvent*>(event);
+  if (event->type() == QEvent::MouseButtonPress && mouse->button() == Qt::LeftButton && isEnabled()) {
+    drag_from_ = mouse->globalPosition().x();
+    return true;
+  }
+  if (event->type() == QEvent::MouseMove && drag_from_) {
+    // A tenth of a millimetre a pixel; whole numbers change every eight.
+    double step = kind_ == Kind::length ? (unit_ == LengthUnit::inch ? 0.127 : 0.1) : decimals_ == 0 ? 0.125 : 0.1;
+    if (mouse->modifiers() & Qt::ShiftModifier) step *= 10;
+    if (mouse->modifiers() & Qt::AltModifier) step /= 10;
+    const double by = (mouse->globalPosition().x() - *drag_from_) * step;
+    if (decimals_ == 0 && kind_ == Kind::plain && std::abs(by) < 1) return true;
+    drag_from_ = mouse->globalPosition().x();
+    value_ = std::clamp(value_ + (decimals_ == 0 && kind_ == Kind::plain ? std::round(by) : by), low_, high_);
+    edit_->setText(shown(value_));
+    emit edited(value_);
+    return true;
+  }
+  if (event->type() == QEvent::MouseButtonRelease && drag_from_) {
+    drag_from_.reset();
+    emit committed();
+    return true;
+  }
+  return false;
+}
+
 bool NumberField::eventFilter(QObject* watched, QEvent* event) {
+  if (watched == unit_label_ && dragUnit(event)) return true;
   if (event->type() == QEvent::KeyPress) {
     const auto* key = static_cast<QKeyEvent*>(event);
     if (key->key() == Qt::Key_Up || key->key() == Qt::Key_Down) {

@@ -39,12 +39,15 @@ class NumberField : public QWidget {
   [[nodiscard]] std::optional<double> parsed() const;
   [[nodiscard]] QString shown(double value) const;
   void markWrong(bool wrong);
+  /// Dragging the unit sideways changes the number.
+  bool dragUnit(QEvent* event);
 
   Kind kind_;
   QString unit_text_;
   int decimals_;
   LengthUnit unit_ = LengthUnit::mm;
   double value_ = 0, low_ = 0, high_ = 1e6;
+  std::optional<double> drag_from_;
   QLineEdit* edit_;
   QLabel* unit_label_;
 };

@@ -5,6 +5,7 @@
 
 #include "core/geometry/region.hpp"
 #include "core/project/kinds.hpp"
+#include "core/shape/ready.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -25,8 +26,11 @@ void troubles(const DrawnPiece& piece, std::vector<Finding>& out) {
       const KindSpec* kind = step.id == outcome.step ? find_kind(step_kinds(), step.kind) : nullptr;
       if (kind) what = ", " + lower_case(kind->label);
     }
-    out.push_back({"recipe-trouble", Severity::warning, piece.piece->name + what + ": " + outcome.trouble,
-                   {{piece.piece->id, ""}}, {}});
+    out.push_back({"recipe-trouble",
+                   Severity::warning,
+                   piece.piece->name + what + ": " + outcome.trouble,
+                   {{piece.piece->id, ""}},
+                   {}});
   }
 }
 
@@ -63,7 +67,8 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
     // A part that the limit's opening makes vanish is a sliver; one that it only trims is not.
     const auto& chains = piece.flat->lines[i].chains;
     const double limit = project.checks.sliver_mm;
-    if (chains.size() == 1 && std::abs(signed_area_of(chains.front())) > limit * length_of(chains.front()) / 2) continue;
+    if (chains.size() == 1 && std::abs(signed_area_of(chains.front())) > limit * length_of(chains.front()) / 2)
+      continue;
     const Region whole = region_on_mat(piece, i);
     for (const auto& part : parts_of(whole)) {
       const Box box = bounds_of(part);
@@ -90,9 +95,11 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
     out.push_back(std::move(f));
   }
   if (slivers > 0) {
-    out.push_back({"slivers", Severity::warning,
+    out.push_back({"slivers",
+                   Severity::warning,
                    name + ": " + count(slivers, "part is", "parts are") + " nowhere wider than " +
-                       rounded_text(project.checks.sliver_mm, 2) + " mm and would tear. Join it to its neighbour, or drop it.",
+                       rounded_text(project.checks.sliver_mm, 2) +
+                       " mm and would tear. Join it to its neighbour, or drop it.",
                    sliver_lines,
                    {}});
   }
@@ -121,7 +128,8 @@ void blunt_points(const DrawnPiece& piece, const Piece& raw, std::vector<Finding
   };
   for (const auto& line : lines) look(*line.path);
   // A ready shape's own lines are not kept; a star says itself that it has points.
-  if (raw.source.kind == "star") sharp += static_cast<std::size_t>(Reading(*find_kind(shape_kinds(), "star"), raw.source.values).number("points"));
+  if (raw.source.kind == "star")
+    sharp += static_cast<std::size_t>(Reading(*find_kind(shape_kinds(), "star"), raw.source.values).number("points"));
   if (sharp == 0) return;
   Finding f{"blunt-points",
             Severity::info,
@@ -136,6 +144,41 @@ void blunt_points(const DrawnPiece& piece, const Piece& raw, std::vector<Finding
   out.push_back(std::move(f));
 }
 
+/// What is drawn on the face of a pin badge and reaches into its rim, where it is folded away.
+void badge_rims(const Project& project, const Drawing& drawing, std::vector<Finding>& out) {
+  for (const auto& badge : drawing.pieces) {
+    const Piece* raw = find_piece(project, badge->piece->id);
+    if (!raw || raw->source.kind != "badge") continue;
+    const BadgeFace face = badge_face(raw->source.values);
+    const double scale = std::sqrt(std::abs(raw->placement.determinant()));
+    const Vec centre = raw->placement(face.centre());
+    std::vector<LineRef> lines;
+    double worst = 0;
+    for (const auto& piece : drawing.pieces) {
+      if (piece->piece->helper || !piece->bounds.overlaps(badge->bounds)) continue;
+      for (std::size_t i = 0; i < piece->piece->lines.size(); ++i) {
+        const Role role = piece->piece->lines[i].role;
+        if (!runs(role) || role == Role::cut || role == Role::score) continue;
+        double far = 0;
+        for (const auto& chain : piece->flat->lines[i].chains) {
+          for (const Vec p : chain.points) far = std::max(far, distance(piece->to_mat(p), centre));
+        }
+        if (far <= face.clear_radius * scale + 0.01 || far > face.cut / 2 * scale + 0.01) continue;
+        lines.push_back({piece->piece->id, piece->piece->lines[i].id});
+        worst = std::max(worst, far - face.clear_radius * scale);
+      }
+    }
+    if (lines.empty()) continue;
+    out.push_back(
+        {"badge-rim",
+         Severity::warning,
+         badge->piece->name + ": " + count(lines.size(), "line reaches", "lines reach") + " " + rounded_text(worst, 1) +
+             " mm past the clear part of the face and may fold out of sight. Make it smaller, or move it inward.",
+         lines,
+         {}});
+  }
+}
+
 }  // namespace
 
 std::vector<Finding> check_shapes(const Project& project, const Drawing& drawing) {
@@ -146,6 +189,7 @@ std::vector<Finding> check_shapes(const Project& project, const Drawing& drawing
     small_things(project, *piece, out);
     if (const Piece* raw = find_piece(project, piece->piece->id)) blunt_points(*piece, *raw, out);
   }
+  badge_rims(project, drawing, out);
   return out;
 }
 

@@ -14,7 +14,7 @@ constexpr std::string_view kDigits = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnop
 std::string text_of_pixels(const std::vector<std::uint8_t>& pixels) {
   uLongf size = compressBound(static_cast<uLong>(pixels.size()));
   std::vector<std::uint8_t> packed(size);
-  compress2(packed.data(), &size, pixels.data(), static_cast<uLong>(pixels.size()), 9);
+  compress2(packed.data(), &size, pixels.data(), static_cast<uLong>(pixels.size()), 6);
   packed.resize(size);
   std::string out;
   out.reserve(packed.size() * 4 / 3 + 4);

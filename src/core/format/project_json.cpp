@@ -189,7 +189,8 @@ Step read_step(const Json& json, const std::string& where) {
   f.boolean("on", step.on);
   // The values of a step that a newer version knows are kept whole, as an unknown field.
   if (const KindSpec* spec = find_kind(step_kinds(), step.kind)) {
-    if (const Json* values = f.find("values")) step.values = read_values(*values, f.name_of("values"), *spec, step.unknown_values);
+    if (const Json* values = f.find("values"))
+      step.values = read_values(*values, f.name_of("values"), *spec, step.unknown_values);
   }
   step.unknown = f.unknown();
   return step;
@@ -202,7 +203,8 @@ Picture read_picture(const Json& json, const std::string& where) {
   f.integer("height", picture.height, 1, 2 * kLargestPicture);
   std::string text;
   f.text("rgb", text);
-  auto rgb = pixels_from_text(text, static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height) * 3);
+  auto rgb =
+      pixels_from_text(text, static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height) * 3);
   if (!rgb) f.bad("rgb", rgb.error().message);
   picture.rgb = std::move(*rgb);
   return picture;
@@ -493,7 +495,8 @@ Json to_value(const Source& s, Json notes) {
     j["kind"] = s.kind;
     j["values"] = to_value(s.values);
     if (!s.picture->empty()) {
-      j["picture"] = {{"width", s.picture->width}, {"height", s.picture->height}, {"rgb", text_of_pixels(s.picture->rgb)}};
+      j["picture"] = {
+          {"width", s.picture->width}, {"height", s.picture->height}, {"rgb", text_of_pixels(s.picture->rgb)}};
     }
   }
   j["file"] = s.file;
@@ -528,7 +531,8 @@ Json to_value(const Piece& p) {
     for (const auto& step : p.steps) j["recipe"].push_back(to_value(step));
   }
   for (const auto& [id, d] : p.dress) {
-    j["made_lines"][id] = {{"role", word(d.role)}, {"role_guessed", d.role_guessed}, {"tool", d.tool}, {"repeats", d.repeats}};
+    j["made_lines"][id] = {
+        {"role", word(d.role)}, {"role_guessed", d.role_guessed}, {"tool", d.tool}, {"repeats", d.repeats}};
   }
   return with_unknown(std::move(j), p.unknown);
 }
@@ -603,15 +607,15 @@ std::string to_json(const Project& project) {
   Json pieces = Json::array();
   for (const auto& piece : project.pieces) pieces.push_back(to_value(*piece));
   Json known{{"format", "dot-lane project"},
-                               {"version", kFormatVersion},
-                               {"name", project.name},
-                               {"unit", project.unit == LengthUnit::inch ? "in" : "mm"},
-                               {"machine", to_value(project.machine)},
-                               {"sheets", to_values(project.sheets)},
-                               {"pieces", std::move(pieces)},
-                               {"plan", to_value(project.plan)},
-                               {"tools", to_values(project.tools)},
-                               {"stocks", to_values(project.stocks)}};
+             {"version", kFormatVersion},
+             {"name", project.name},
+             {"unit", project.unit == LengthUnit::inch ? "in" : "mm"},
+             {"machine", to_value(project.machine)},
+             {"sheets", to_values(project.sheets)},
+             {"pieces", std::move(pieces)},
+             {"plan", to_value(project.plan)},
+             {"tools", to_values(project.tools)},
+             {"stocks", to_values(project.stocks)}};
   if (!(project.checks == CheckSettings{})) {
     known["checks"] = with_unknown({{"tiny_mm2", project.checks.tiny_mm2}, {"sliver_mm", project.checks.sliver_mm}},
                                    project.checks.unknown);

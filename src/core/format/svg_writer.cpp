@@ -5,6 +5,7 @@
 #include <sstream>
 
 #include "core/geometry/path_data.hpp"
+#include "core/project/edit.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -102,7 +103,7 @@ std::string write_svg(const Project& project, const Layout& layout, const Plan& 
 
 std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std::string& title) {
   Box box = page;
-  for (const auto& piece : drawing.pieces) box.add(piece->bounds);
+  for (const auto& piece : drawing.pieces) box.add(bounds_on_mat(*piece));
   if (box.empty()) box = Box::of(0, 0, 10, 10);
   pugi::xml_document document;
   auto root = document.append_child("svg");

@@ -146,7 +146,6 @@ std::vector<Cluster> united(std::vector<Cluster> all) {
   return out;
 }
 
-
 }  // namespace
 
 ClipperLib::IntPoint grid::to_grid(Vec p) {

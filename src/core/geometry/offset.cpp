@@ -104,10 +104,7 @@ ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions
   return raw.empty() ? raw : resolved(raw, by > 0);
 }
 
-}  // namespace
-
-Region offset(const Region& region, double by, const OffsetOptions& options) {
-  if (by == 0 || region.empty()) return region;
+Region offset_once(const Region& region, double by, const OffsetOptions& options) {
   const auto parts = parts_of(region);
   std::vector<ClipperLib::Paths> moved(parts.size());
   for_each_index(parts.size(), 16, [&](std::size_t i) { moved[i] = offset_part(parts[i], by, options); });
@@ -119,6 +116,38 @@ Region offset(const Region& region, double by, const OffsetOptions& options) {
     for (const auto& ring : part) out.rings.push_back(grid::to_mm(ring));
   }
   return out;
+}
+
+/// How far to go in one step. Where very many vertices lie within the distance of each other, as along a fine saw, the
+/// raw curve crosses itself without end; growing by a and then by b is growing by a + b, and after a short first step
+/// few vertices are left.
+double first_step(const Region& region, double by) {
+  constexpr std::size_t kFew = 2000;
+  constexpr double kNeighbours = 20;  // vertices within the distance, along the part
+  double step = std::abs(by);
+  for (const auto& part : parts_of(region)) {
+    const std::size_t n = vertices_in(part);
+    if (n < kFew) continue;
+    const Box box = bounds_of(part);
+    step = std::min(step, kNeighbours * std::hypot(box.width(), box.height()) / static_cast<double>(n));
+  }
+  if (step > std::abs(by) / 2) return by;
+  return std::copysign(std::max(step, std::abs(by) / 32), by);
+}
+
+}  // namespace
+
+Region offset(const Region& region, double by, const OffsetOptions& options) {
+  if (by == 0 || region.empty()) return region;
+  if (options.corners != Corners::round) return offset_once(region, by, options);
+  Region now = region;
+  for (int step = 0; step < 4; ++step) {
+    const double way = first_step(now, by);
+    if (way == by) break;
+    now = offset_once(now, way, options);
+    by -= way;
+  }
+  return offset_once(now, by, options);
 }
 
 Region band(const std::vector<Polyline>& chains, double by, double chord) {

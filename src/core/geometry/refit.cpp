@@ -13,9 +13,9 @@ namespace {
 // course of the others; curves stray from the rest by this.
 constexpr double kGatherShare = 0.35, kThinShare = 0.22, kFitShare = 0.4;
 constexpr double kCornerTurn = 35 * 3.14159265358979 / 180;
-constexpr double kCornerReach = 0.1;    // mm x rad: flattening leaves at most 8 chords' worth, 0.02
-constexpr double kLongSegment = 0.2;    // mm
-constexpr double kLongFactor = 6;       // times its neighbour
+constexpr double kCornerReach = 0.1;  // mm x rad: flattening leaves at most 8 chords' worth, 0.02
+constexpr double kLongSegment = 0.2;  // mm
+constexpr double kLongFactor = 6;     // times its neighbour
 constexpr double kSmoothTurn = 12 * 3.14159265358979 / 180;
 
 Vec unit(Vec v) {
@@ -125,7 +125,8 @@ void fit_run(std::vector<Segment>& out, const std::vector<Vec>& given, Vec t1, V
   // Middles of the longer chords as well, so that a curve cannot stray between points.
   std::vector<Place> p;
   for (std::size_t i = 0; i < given.size(); ++i) {
-    if (i > 0 && distance(given[i - 1], given[i]) > 5 * tolerance) p.push_back({lerp(given[i - 1], given[i], 0.5), false});
+    if (i > 0 && distance(given[i - 1], given[i]) > 5 * tolerance)
+      p.push_back({lerp(given[i - 1], given[i], 0.5), false});
     p.push_back({given[i], true});
   }
   auto tangent = [&](std::size_t i) {  // of the circle through the points before and after
@@ -246,7 +247,9 @@ Contour refit(const Polyline& chain, double tolerance) {
   std::size_t first = 0;
   if (closed) {
     while (first < n && joints[first] != Joint::corner) ++first;
-    if (first == n) first = static_cast<std::size_t>(std::find(joints.begin(), joints.end(), Joint::end_of_straight) - joints.begin());
+    if (first == n)
+      first =
+          static_cast<std::size_t>(std::find(joints.begin(), joints.end(), Joint::end_of_straight) - joints.begin());
     if (first == n) first = 0;
     std::rotate(p.begin(), p.begin() + static_cast<std::ptrdiff_t>(first), p.end());
     std::rotate(joints.begin(), joints.begin() + static_cast<std::ptrdiff_t>(first), joints.end());
@@ -274,7 +277,8 @@ Contour refit(const Polyline& chain, double tolerance) {
   while (from < last) {
     std::size_t to = from + 1;
     while (to < last && joints[to] == Joint::smooth) ++to;
-    const std::vector<Vec> run(p.begin() + static_cast<std::ptrdiff_t>(from), p.begin() + static_cast<std::ptrdiff_t>(to) + 1);
+    const std::vector<Vec> run(p.begin() + static_cast<std::ptrdiff_t>(from),
+                               p.begin() + static_cast<std::ptrdiff_t>(to) + 1);
     if (run.size() == 2) {
       out.segments.push_back(Segment::line(run.back()));
     } else {
@@ -284,9 +288,9 @@ Contour refit(const Polyline& chain, double tolerance) {
       const bool whole = closed && from == 0 && to == last && joints[0] == Joint::smooth;
       const Vec t1 = whole ? smooth_tangent(0) : run_tangent(from, run[1] - run[0], run[2] - run[1], before);
       const Vec t2 = whole ? smooth_tangent(0) * -1
-                           : joints[to] == Joint::smooth
-                                 ? smooth_tangent(to) * -1
-                                 : run_tangent(to, run[k - 2] - run[k - 1], run[k - 3] - run[k - 2], after);
+                     : joints[to] == Joint::smooth
+                         ? smooth_tangent(to) * -1
+                         : run_tangent(to, run[k - 2] - run[k - 1], run[k - 3] - run[k - 2], after);
       fit_run(out.segments, run, t1, t2, tolerance);
     }
     from = to;

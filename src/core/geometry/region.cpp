@@ -69,8 +69,8 @@ Region combine(const Region& a, const Region& b, Operation operation) {
       clip.rings.insert(clip.rings.end(), part.rings.begin(), part.rings.end());
   }
   if (vertices_in(subject) + vertices_in(clip) > kDense) {
-    if (auto dense = operation == Operation::difference ? dense_difference(subject, clip)
-                                                        : dense_intersection(subject, clip)) {
+    if (auto dense =
+            operation == Operation::difference ? dense_difference(subject, clip) : dense_intersection(subject, clip)) {
       for (auto& ring : dense->rings) out.rings.push_back(std::move(ring));
       return out;
     }

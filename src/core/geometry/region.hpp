@@ -13,8 +13,9 @@ namespace dotlane {
 using Ring = std::vector<Vec>;
 
 /// An area as rings that neither cross themselves nor each other: outlines have positive signed area, holes negative
-/// (see signed_area_of). Every function below gives and takes this form. Points lie on a grid of 1 nm, so results do not
-/// depend on the order or the size of what went in; coordinates may reach 1,000 km, and are fastest within half a metre.
+/// (see signed_area_of). Every function below gives and takes this form. Points lie on a grid of 1 nm, so results do
+/// not depend on the order or the size of what went in; coordinates may reach 1,000 km, and are fastest within half a
+/// metre.
 struct Region {
   std::vector<Ring> rings;
   [[nodiscard]] bool empty() const { return rings.empty(); }

@@ -17,7 +17,8 @@ struct Vec {
 
 inline double dot(Vec a, Vec b) { return a.x * b.x + a.y * b.y; }
 inline double cross(Vec a, Vec b) { return a.x * b.y - a.y * b.x; }
-/// Without hypot's care for numbers near the ends of the range, which no length in mm comes near, and many times faster.
+/// Without hypot's care for numbers near the ends of the range, which no length in mm comes near, and many times
+/// faster.
 inline double norm(Vec a) { return std::sqrt(a.x * a.x + a.y * a.y); }
 inline double distance(Vec a, Vec b) { return norm(b - a); }
 inline Vec lerp(Vec a, Vec b, double t) { return a + (b - a) * t; }

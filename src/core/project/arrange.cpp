@@ -152,9 +152,8 @@ Project distribute_pieces(Project project, const Drawing& drawing, const std::ve
   if (clusters.size() < 3) return project;
   auto low = [&](const Cluster& c) { return across ? c.box.x0 : c.box.y0; };
   auto size = [&](const Cluster& c) { return across ? c.box.width() : c.box.height(); };
-  std::sort(clusters.begin(), clusters.end(), [&](const Cluster& a, const Cluster& b) {
-    return low(a) + size(a) / 2 < low(b) + size(b) / 2;
-  });
+  std::sort(clusters.begin(), clusters.end(),
+            [&](const Cluster& a, const Cluster& b) { return low(a) + size(a) / 2 < low(b) + size(b) / 2; });
   double room = low(clusters.back()) - low(clusters.front());
   for (std::size_t i = 0; i + 1 < clusters.size(); ++i) room -= size(clusters[i]);
   const double gap = room / static_cast<double>(clusters.size() - 1);

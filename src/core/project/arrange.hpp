@@ -8,7 +8,8 @@
 
 namespace dotlane {
 
-/// Puts the pieces into a group of this name inside whatever groups they share; a name already taken there gets a number.
+/// Puts the pieces into a group of this name inside whatever groups they share; a name already taken there gets a
+/// number.
 [[nodiscard]] Project group_pieces(Project project, const std::vector<int>& pieces, const std::string& name);
 /// Takes the pieces out of their innermost group.
 [[nodiscard]] Project ungroup_pieces(Project project, const std::vector<int>& pieces);

@@ -24,8 +24,8 @@ struct FlatPiece {
 
 /// What a step did, for people to read.
 struct StepOutcome {
-  int step = 0;      ///< its id; 0 for the source
-  Box bounds;        ///< after it, in piece coordinates
+  int step = 0;  ///< its id; 0 for the source
+  Box bounds;    ///< after it, in piece coordinates
   std::size_t nodes = 0, contours = 0;
   double area_mm2 = 0;      ///< enclosed by cut lines, after it
   double removed_mm2 = 0;   ///< taken away by it
@@ -34,8 +34,8 @@ struct StepOutcome {
 };
 
 /// One piece as placed. `piece` holds the lines as they are in the end, and as its placement where these stand: for a
-/// piece with a recipe neither is what the project holds. `flat` is in those lines' coordinates; `to_mat` puts it on the
-/// mat.
+/// piece with a recipe neither is what the project holds. `flat` is in those lines' coordinates; `to_mat` puts it on
+/// the mat.
 struct DrawnPiece {
   Shared<Piece> piece;
   Affine to_mat;

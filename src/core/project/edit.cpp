@@ -387,8 +387,9 @@ Project close_ends(Project project, const std::vector<LineRef>& lines, double ga
     });
   };
   for (auto& piece : project.pieces) {
-    const bool touched = std::any_of(piece->lines.begin(), piece->lines.end(),
-                                     [&](const Line& line) { return wanted.contains({piece->id, line.id}); });
+    const bool touched = std::any_of(piece->lines.begin(), piece->lines.end(), [&](const Line& line) {
+      return wanted.contains({piece->id, line.id});
+    });
     if (!touched) continue;
     piece.edit([&](Piece& p) {
       for (auto& line : p.lines) {

@@ -79,11 +79,8 @@ std::vector<KindSpec> make_step_kinds() {
                "Keeps only what other shapes cover too.",
                "Combine",
                {pieces("shared with", "None: what all lines of the piece share."), lines()}});
-  k.push_back({"divide",
-               "Divide",
-               "Every fragment that overlapping shapes make.",
-               "Combine",
-               {pieces("along"), lines()}});
+  k.push_back(
+      {"divide", "Divide", "Every fragment that overlapping shapes make.", "Combine", {pieces("along"), lines()}});
   k.push_back({"trim-under",
                "Trim under",
                "Removes what upper layers hide, but for a tuck-under.",
@@ -116,7 +113,8 @@ std::vector<KindSpec> make_step_kinds() {
                "Leaves out, or keeps, single contours that were clicked.",
                "Clean up",
                {choice("mode", "clicked ones", {{"drop", "left out"}, {"keep", "kept alone"}}),
-                {"at", "contours", ValueType::spots, std::vector<double>{}, 0, 1, {}, {}}, lines()}});
+                {"at", "contours", ValueType::spots, std::vector<double>{}, 0, 1, {}, {}},
+                lines()}});
   k.push_back({"leave-out",
                "Leave out lines",
                "Leaves out whole lines.",
@@ -168,14 +166,14 @@ std::vector<KindSpec> make_step_kinds() {
                 length("size", "size", 80, 0.1, 5000), percent("percent", "percent", 100, 0.1, 10000),
                 flag("keep-proportions", "keep proportions", true), length("margin", "margin", 0, 0, 500),
                 pieces("fit into")}});
-  k.push_back({"repeat",
-               "Repeat",
-               "Copies in a row, a grid or around a point.",
-               "Place",
-               {choice("way", "in", {{"row", "a row"}, {"grid", "a grid"}, {"around", "a circle"}}),
-                count("count", "across", 3, 1, 200), count("rows", "down", 2, 1, 200),
-                length("gap", "gap", 2, -500, 500), length("radius", "radius", 30, 0, 2000),
-                flag("turn", "turn with the circle", true)}});
+  k.push_back(
+      {"repeat",
+       "Repeat",
+       "Copies in a row, a grid or around a point.",
+       "Place",
+       {choice("way", "in", {{"row", "a row"}, {"grid", "a grid"}, {"around", "a circle"}}),
+        count("count", "across", 3, 1, 200), count("rows", "down", 2, 1, 200), length("gap", "gap", 2, -500, 500),
+        length("radius", "radius", 30, 0, 2000), flag("turn", "turn with the circle", true)}});
   return k;
 }
 
@@ -183,68 +181,129 @@ std::vector<KindSpec> make_shape_kinds() {
   auto w = [](double v) { return length("width", "width", v, 0.5, 5000); };
   auto h = [](double v) { return length("height", "height", v, 0.5, 5000); };
   std::vector<KindSpec> k;
-  k.push_back({"rectangle", "Rectangle", "Four straight sides.", "Plain",
+  k.push_back({"rectangle",
+               "Rectangle",
+               "Four straight sides.",
+               "Plain",
                {w(80), h(50), length("radius", "corner radius", 0, 0, 2500)}});
   k.push_back({"ellipse", "Ellipse", "A circle where both sizes are equal.", "Plain", {w(60), h(60)}});
-  k.push_back({"polygon", "Polygon", "Equal sides on a circle.", "Plain",
+  k.push_back({"polygon",
+               "Polygon",
+               "Equal sides on a circle.",
+               "Plain",
                {count("sides", "sides", 6, 3, 200), length("across", "across", 60, 0.5, 5000)}});
-  k.push_back({"star", "Star", "Points on a circle, notches on a smaller one.", "Plain",
+  k.push_back({"star",
+               "Star",
+               "Points on a circle, notches on a smaller one.",
+               "Plain",
                {count("points", "points", 5, 2, 200), length("across", "across", 60, 0.5, 5000),
                 percent("notch", "notch", 45, 1, 99)}});
-  k.push_back({"heart", "Heart", "Two round shoulders and a point.", "Plain",
+  k.push_back({"heart",
+               "Heart",
+               "Two round shoulders and a point.",
+               "Plain",
                {w(60), h(56), percent("dip", "dip", 18, 0, 45)}});
-  k.push_back({"leaf", "Leaf", "Two arcs meeting in points, with or without a vein.", "Plain",
+  k.push_back({"leaf",
+               "Leaf",
+               "Two arcs meeting in points, with or without a vein.",
+               "Plain",
                {w(24), h(60), flag("vein", "vein to score", false)}});
-  k.push_back({"ring", "Ring", "A disc with a round hole.", "Plain",
+  k.push_back({"ring",
+               "Ring",
+               "A disc with a round hole.",
+               "Plain",
                {length("outer", "outside", 60, 0.5, 5000), length("inner", "inside", 40, 0.1, 5000)}});
-  k.push_back({"arc", "Arc", "Part of a circle, open.", "Plain",
-               {length("radius", "radius", 40, 0.5, 5000), degrees("from", "from", 0), degrees("sweep", "sweep", 180, 1, 360)}});
-  k.push_back({"line", "Line", "One straight line.", "Plain",
+  k.push_back({"arc",
+               "Arc",
+               "Part of a circle, open.",
+               "Plain",
+               {length("radius", "radius", 40, 0.5, 5000), degrees("from", "from", 0),
+                degrees("sweep", "sweep", 180, 1, 360)}});
+  k.push_back({"line",
+               "Line",
+               "One straight line.",
+               "Plain",
                {length("length", "length", 80, 0.1, 5000), degrees("angle", "angle", 0)}});
-  k.push_back({"wave", "Wave", "An even wave.", "Plain",
+  k.push_back({"wave",
+               "Wave",
+               "An even wave.",
+               "Plain",
                {w(120), length("rise", "rise", 8, 0.1, 1000), count("waves", "waves", 5, 1, 500)}});
-  k.push_back({"scallop", "Scalloped border", "A frame of even half rounds.", "Plain",
+  k.push_back({"scallop",
+               "Scalloped border",
+               "A frame of even half rounds.",
+               "Plain",
                {w(100), h(60), length("bump", "bump", 8, 0.5, 500),
                 choice("bulge", "bulging", {{"out", "outward"}, {"in", "inward"}})}});
-  k.push_back({"folding-card", "Folding card", "Blank and fold from the finished size.", "Made up",
-               {w(105), h(148), choice("folds", "folds", {{"one", "one, side by side"}, {"two", "two, three panels"}}),
-                choice("opens", "opens", {{"side", "sideways"}, {"up", "upward"}}),
-                choice("fold", "fold", {{"score", "scored"}, {"perforate", "perforated"}, {"mark", "marked at the ends"}}),
-                length("past", "run past the edge", 0, 0, 20), length("radius", "corner radius", 0, 0, 500),
-                length("dash", "dash", 2, 0.3, 50), length("gap", "gap", 1.5, 0.3, 50)}});
-  k.push_back({"shaped-card", "Shaped card", "A silhouette joined to its reflection along the fold.", "Made up",
-               {choice("outline", "outline", {{"heart", "heart"}, {"leaf", "leaf"}, {"ellipse", "ellipse"}, {"star", "star"}, {"label", "label"}}),
-                w(90), h(90), length("overlap", "joined over", 8, 0, 500, "How deep the silhouette reaches past the fold."),
-                choice("fold", "fold", {{"score", "scored"}, {"perforate", "perforated"}, {"mark", "marked at the ends"}}),
-                length("past", "run past the edge", 0, 0, 20),
-                length("dash", "dash", 2, 0.3, 50), length("gap", "gap", 1.5, 0.3, 50)}});
-  k.push_back({"label", "Label", "A plate with bitten corners and bumps on its sides.", "Made up",
+  k.push_back(
+      {"folding-card",
+       "Folding card",
+       "Blank and fold from the finished size.",
+       "Made up",
+       {w(105), h(148), choice("folds", "folds", {{"one", "one, side by side"}, {"two", "two, three panels"}}),
+        choice("opens", "opens", {{"side", "sideways"}, {"up", "upward"}}),
+        choice("fold", "fold", {{"score", "scored"}, {"perforate", "perforated"}, {"mark", "marked at the ends"}}),
+        length("past", "run past the edge", 0, 0, 20), length("radius", "corner radius", 0, 0, 500),
+        length("dash", "dash", 2, 0.3, 50), length("gap", "gap", 1.5, 0.3, 50)}});
+  k.push_back(
+      {"shaped-card",
+       "Shaped card",
+       "A silhouette joined to its reflection along the fold.",
+       "Made up",
+       {choice("outline", "outline",
+               {{"heart", "heart"}, {"leaf", "leaf"}, {"ellipse", "ellipse"}, {"star", "star"}, {"label", "label"}}),
+        w(90), h(90), length("overlap", "joined over", 8, 0, 500, "How deep the silhouette reaches past the fold."),
+        choice("fold", "fold", {{"score", "scored"}, {"perforate", "perforated"}, {"mark", "marked at the ends"}}),
+        length("past", "run past the edge", 0, 0, 20), length("dash", "dash", 2, 0.3, 50),
+        length("gap", "gap", 1.5, 0.3, 50)}});
+  k.push_back({"label",
+               "Label",
+               "A plate with bitten corners and bumps on its sides.",
+               "Made up",
                {w(90), h(50), length("bite", "corner bite", 8, 0, 500), length("bump", "side bump", 6, 0, 500),
                 length("border", "drawn border inside", 0, 0, 500)}});
-  k.push_back({"tag", "Tag", "Cut corners at one end and a punched hole.", "Made up",
+  k.push_back({"tag",
+               "Tag",
+               "Cut corners at one end and a punched hole.",
+               "Made up",
                {w(50), h(90), length("corner", "cut corner", 14, 0, 500), length("hole", "hole", 5, 0, 100),
                 length("hole-from-end", "hole from the end", 12, 0, 500)}});
-  k.push_back({"badge", "Pin badge", "The cut disc and the face that stays visible.", "Made up",
-               {choice("size", "visible / cut", {{"37", "37 / 49 mm"}, {"25", "25 / 35 mm"}, {"58", "58 / 70 mm"}, {"own", "my own"}}),
+  k.push_back({"badge",
+               "Pin badge",
+               "The cut disc and the face that stays visible.",
+               "Made up",
+               {choice("size", "visible / cut",
+                       {{"37", "37 / 49 mm"}, {"25", "25 / 35 mm"}, {"58", "58 / 70 mm"}, {"own", "my own"}}),
                 length("visible", "visible", 37, 1, 500), length("cut", "cut", 49, 1, 500),
                 length("margin", "keep text clear of the rim", 2, 0, 100)}});
-  k.push_back({"envelope", "Envelope", "A one-piece envelope for a card.", "Made up",
+  k.push_back({"envelope",
+               "Envelope",
+               "A one-piece envelope for a card.",
+               "Made up",
                {length("card-width", "card width", 148, 10, 2000), length("card-height", "card height", 105, 10, 2000),
                 length("room", "room around the card", 3, 0, 50), length("flap", "side flaps", 18, 3, 500)}});
-  k.push_back({"box", "Box", "A tray box with glue tabs, or with a lid.", "Made up",
+  k.push_back({"box",
+               "Box",
+               "A tray box with glue tabs, or with a lid.",
+               "Made up",
                {length("length", "length", 80, 5, 2000), w(60), length("depth", "depth", 30, 2, 2000),
                 length("tab", "glue tab", 10, 2, 200),
                 choice("piece", "piece", {{"tray", "tray"}, {"lid", "lid, a little larger"}}),
                 length("play", "lid larger by", 0.8, 0, 10)}});
-  k.push_back({"pieces", "From other pieces", "The outline of other pieces; its first step says which.", "Made up", {}});
-  k.push_back({"picture", "Traced picture", "Outlines of a picture.", "Traced",
-               {length("width", "width", 80, 1, 5000),
-                choice("colors", "colours", {{"two", "dark on light"}, {"several", "several colours"}}),
-                percent("threshold", "dark below", 50, 0, 100), flag("invert", "invert", false),
-                count("layers", "count", 4, 2, 16), choice("meet", "layers", {{"stack", "stacked"}, {"abut", "side by side"}}),
-                count("despeckle", "despeckle (px)", 4, 0, 100000), number("smoothing", "smoothing", 1, 0, 1.3),
-                percent("crop-left", "crop left", 0, 0, 95), percent("crop-top", "crop top", 0, 0, 95),
-                percent("crop-right", "crop right", 0, 0, 95), percent("crop-bottom", "crop bottom", 0, 0, 95)}});
+  k.push_back(
+      {"pieces", "From other pieces", "The outline of other pieces; its first step says which.", "Made up", {}});
+  k.push_back(
+      {"picture",
+       "Traced picture",
+       "Outlines of a picture.",
+       "Traced",
+       {length("width", "width", 80, 1, 5000),
+        choice("colors", "colours", {{"two", "dark on light"}, {"several", "several colours"}}),
+        percent("threshold", "dark below", 50, 0, 100), flag("invert", "invert", false),
+        count("layers", "count", 4, 2, 16), choice("meet", "layers", {{"stack", "stacked"}, {"abut", "side by side"}}),
+        count("despeckle", "despeckle (px)", 4, 0, 100000), number("smoothing", "smoothing", 1, 0, 1.3),
+        percent("crop-left", "crop left", 0, 0, 95), percent("crop-top", "crop top", 0, 0, 95),
+        percent("crop-right", "crop right", 0, 0, 95), percent("crop-bottom", "crop bottom", 0, 0, 95)}});
   return k;
 }
 
@@ -295,7 +354,9 @@ std::vector<double> Reading::list(const std::string& key) const {
 }
 
 Result<void> accepts(const ValueSpec& spec, const Value& value) {
-  auto bad = [&](const std::string& expected) { return fail(ErrorKind::bad_request, expected + " is expected", spec.key); };
+  auto bad = [&](const std::string& expected) {
+    return fail(ErrorKind::bad_request, expected + " is expected", spec.key);
+  };
   switch (spec.type) {
     case ValueType::flag:
       if (!std::holds_alternative<bool>(value)) return bad("true or false");
@@ -319,7 +380,8 @@ Result<void> accepts(const ValueSpec& spec, const Value& value) {
       if (!list) return bad("a list of numbers");
       for (const double v : *list) {
         if (!std::isfinite(v)) return bad("a list of numbers");
-        if (spec.type == ValueType::pieces && (v != std::floor(v) || v < 1 || v > 1e9)) return bad("a list of piece ids");
+        if (spec.type == ValueType::pieces && (v != std::floor(v) || v < 1 || v > 1e9))
+          return bad("a list of piece ids");
       }
       if (spec.type == ValueType::spots && list->size() % 2 != 0) return bad("a list of x y pairs");
       break;

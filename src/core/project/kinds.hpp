@@ -11,18 +11,18 @@
 namespace dotlane {
 
 enum class ValueType {
-  length,   ///< mm
-  area,     ///< mm²
+  length,  ///< mm
+  area,    ///< mm²
   degrees,
   percent,
   number,
   count,
-  choice,   ///< one of the words
+  choice,  ///< one of the words
   flag,
   text,
-  lines,    ///< which lines of the piece: empty = every line; else roles or line ids, separated by commas
-  pieces,   ///< ids of other pieces
-  spots,    ///< x y pairs as fractions of the bounds
+  lines,   ///< which lines of the piece: empty = every line; else roles or line ids, separated by commas
+  pieces,  ///< ids of other pieces
+  spots,   ///< x y pairs as fractions of the bounds
 };
 
 struct Word {

@@ -1,5 +1,5 @@
-// Recipes as values: a source made by numbers, and the steps that shape it. Which kinds exist and what each takes is one
-// table (core/project/kinds.hpp); files, command line and window all read from it.
+// Recipes as values: a source made by numbers, and the steps that shape it. Which kinds exist and what each takes is
+// one table (core/project/kinds.hpp); files, command line and window all read from it.
 #pragma once
 
 #include <map>

@@ -22,7 +22,8 @@ std::vector<NearColors> near_colors(const Project& project, double within) {
       out.push_back({first ? a->first : b->first, first ? b->first : a->first, d, first ? b->second : a->second});
     }
   }
-  std::sort(out.begin(), out.end(), [](const NearColors& a, const NearColors& b) { return a.difference < b.difference; });
+  std::sort(out.begin(), out.end(),
+            [](const NearColors& a, const NearColors& b) { return a.difference < b.difference; });
   return out;
 }
 

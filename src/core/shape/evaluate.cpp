@@ -14,7 +14,7 @@
 namespace dotlane {
 namespace {
 
-constexpr std::size_t kAtOnce = 3000;  // nodes times steps that are worked out without asking for time
+constexpr std::size_t kAtOnce = 1500;  // nodes times steps that are worked out without asking for time
 
 FlatPiece flatten_piece(const Piece& piece, double tolerance) {
   FlatPiece out;
@@ -54,12 +54,13 @@ std::size_t nodes_in(const std::vector<Line>& lines) {
 Box mapped_box(const Box& box, const Affine& map) {
   Box out;
   if (box.empty()) return out;
-  for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x0, box.y1}, Vec{box.x1, box.y1}}) out.add(map(p));
+  for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x0, box.y1}, Vec{box.x1, box.y1}})
+    out.add(map(p));
   return out;
 }
 
-/// Which pieces each piece works with, cycles left out: edges are taken in layer order, and one that would close a cycle
-/// is passed over.
+/// Which pieces each piece works with, cycles left out: edges are taken in layer order, and one that would close a
+/// cycle is passed over.
 class Graph {
  public:
   explicit Graph(const Project& project) {
@@ -209,7 +210,8 @@ class Evaluation {
   std::shared_ptr<const DrawnPiece> cooked(const Shared<Piece>& piece) {
     const auto recipe = recipe_of(*piece);
     const bool stale = stale_.contains(piece->id);
-    if (!stale && recipe->drawn && recipe->piece == piece.handle() && recipe->tools == project_.tools) return recipe->drawn;
+    if (!stale && recipe->drawn && recipe->piece == piece.handle() && recipe->tools == project_.tools)
+      return recipe->drawn;
     Piece resolved = *piece;
     resolved.lines = recipe->shaped->lines;
     resolved.placement = frame_of(piece->placement).to_mat;
@@ -256,7 +258,8 @@ class Evaluation {
     recipe->source = piece.source;
     recipe->own = piece.lines;
     recipe->shape = frame.shape;
-    const bool same_start = before && before->source == recipe->source && before->own == recipe->own && before->shape == recipe->shape;
+    const bool same_start =
+        before && before->source == recipe->source && before->own == recipe->own && before->shape == recipe->shape;
     if (same_start) {
       recipe->start = before->start;
       recipe->first = before->first;
@@ -310,7 +313,8 @@ class Evaluation {
   }
 
   /// What there was last, or the bare source, until there is time.
-  std::shared_ptr<const DrawingCache::Recipe> leave(const Piece& piece, std::shared_ptr<const DrawingCache::Recipe> before) {
+  std::shared_ptr<const DrawingCache::Recipe> leave(const Piece& piece,
+                                                    std::shared_ptr<const DrawingCache::Recipe> before) {
     stale_.insert(piece.id);
     if (!before) {
       auto bare = std::make_shared<DrawingCache::Recipe>();
@@ -366,7 +370,8 @@ class Evaluation {
     inputs.above = graph_.above(piece.id);
     inputs.sheet = after.sheet;
     auto find = [&](int id) -> const Input* {
-      const auto found = std::find_if(after.inputs.begin(), after.inputs.end(), [&](const Input& i) { return i.piece == id; });
+      const auto found =
+          std::find_if(after.inputs.begin(), after.inputs.end(), [&](const Input& i) { return i.piece == id; });
       return found == after.inputs.end() ? nullptr : &*found;
     };
     inputs.covers = [&](int id) -> const Region& {

@@ -53,8 +53,8 @@ class DrawingCache {
     std::shared_ptr<const FlatPiece> flat;
   };
   std::mutex mutex_;
-  std::unordered_map<const Piece*, Entry> drawn_;               // plain pieces
-  std::unordered_map<int, FlatEntry> flat_;                     // by piece id
+  std::unordered_map<const Piece*, Entry> drawn_;                   // plain pieces
+  std::unordered_map<int, FlatEntry> flat_;                         // by piece id
   std::unordered_map<int, std::shared_ptr<const Recipe>> recipes_;  // by piece id
 };
 
@@ -66,8 +66,8 @@ enum class Effort {
 /// Resolves the whole project. With Effort::whole the result depends on the project alone; the cache only saves time.
 [[nodiscard]] Drawing evaluate(const Project& project, DrawingCache& cache, Effort effort = Effort::whole);
 
-/// The ids of the pieces that this one's recipe works with, directly or through others; its own among them means that it
-/// would depend on itself.
+/// The ids of the pieces that this one's recipe works with, directly or through others; its own among them means that
+/// it would depend on itself.
 [[nodiscard]] std::vector<int> depends_on(const Project& project, int piece);
 /// The pieces whose recipes work with this one directly.
 [[nodiscard]] std::vector<int> users_of(const Project& project, int piece);

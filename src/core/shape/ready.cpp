@@ -210,8 +210,10 @@ std::vector<Line> shaped_card(const Reading& take, std::string& trouble) {
   box = bounds_of(shape);
   const double fold = box.y0 + std::min(overlap, box.height() / 2);
   const Region lower = intersect(
-      shape, region_of(std::vector<Ring>{{{box.x0 - 1, fold}, {box.x1 + 1, fold}, {box.x1 + 1, box.y1 + 1}, {box.x0 - 1, box.y1 + 1}}},
-                       FillRule::nonzero));
+      shape, region_of(
+                 std::vector<Ring>{
+                     {{box.x0 - 1, fold}, {box.x1 + 1, fold}, {box.x1 + 1, box.y1 + 1}, {box.x0 - 1, box.y1 + 1}}},
+                 FillRule::nonzero));
   const Region upper = transformed(lower, Affine::move(0, 2 * fold) * Affine::scale(1, -1));
   Region both = unite({lower, upper});
   const double top = bounds_of(both).y0;
@@ -228,8 +230,8 @@ std::vector<Line> shaped_card(const Reading& take, std::string& trouble) {
   if (parts_of(both).size() > 1) {
     trouble = "The card falls into " + std::to_string(parts_of(both).size()) + " parts: join it deeper.";
   } else if (joined < kLeastJoin) {
-    trouble = "Front and back are joined over " + rounded_text(joined, 1) + " mm only, which may not hold; join it over " +
-              rounded_text(kLeastJoin, 0) + " mm or more.";
+    trouble = "Front and back are joined over " + rounded_text(joined, 1) +
+              " mm only, which may not hold; join it over " + rounded_text(kLeastJoin, 0) + " mm or more.";
   }
   return out;
 }
@@ -253,14 +255,26 @@ std::vector<Line> badge(const Reading& take, std::string& trouble) {
 }
 
 std::vector<Line> envelope(const Reading& take) {
-  const double w = take.number("card-width") + 2 * take.number("room"), h = take.number("card-height") + 2 * take.number("room");
+  const double w = take.number("card-width") + 2 * take.number("room"),
+               h = take.number("card-height") + 2 * take.number("room");
   const double side = take.number("flap"), top = h * 0.55, bottom = h * 0.95, lip = std::min(10.0, side / 3);
   const double x0 = side, y0 = top, x1 = side + w, y1 = top + h;
   Walk walk({x0, y0});
-  walk.to(x0 + w * 0.12, 6).arc(10, true, x0 + w * 0.12 + 8, 0).to(x1 - w * 0.12 - 8, 0).arc(10, true, x1 - w * 0.12, 6).to(x1, y0);
-  walk.to(x1 + side - lip, y0 + lip).arc(lip, true, x1 + side, y0 + 2 * lip).to(x1 + side, y1 - 2 * lip).arc(lip, true, x1 + side - lip, y1 - lip).to(x1, y1);
+  walk.to(x0 + w * 0.12, 6)
+      .arc(10, true, x0 + w * 0.12 + 8, 0)
+      .to(x1 - w * 0.12 - 8, 0)
+      .arc(10, true, x1 - w * 0.12, 6)
+      .to(x1, y0);
+  walk.to(x1 + side - lip, y0 + lip)
+      .arc(lip, true, x1 + side, y0 + 2 * lip)
+      .to(x1 + side, y1 - 2 * lip)
+      .arc(lip, true, x1 + side - lip, y1 - lip)
+      .to(x1, y1);
   walk.to(x1 - w * 0.06, y1 + bottom).to(x0 + w * 0.06, y1 + bottom).to(x0, y1);
-  walk.to(x0 - side + lip, y1 - lip).arc(lip, true, x0 - side, y1 - 2 * lip).to(x0 - side, y0 + 2 * lip).arc(lip, true, x0 - side + lip, y0 + lip);
+  walk.to(x0 - side + lip, y1 - lip)
+      .arc(lip, true, x0 - side, y1 - 2 * lip)
+      .to(x0 - side, y0 + 2 * lip)
+      .arc(lip, true, x0 - side + lip, y0 + lip);
   std::vector<Line> out{line_of("blank", Role::cut, {walk.close()})};
   out.push_back(line_of("folds", Role::score,
                         {Walk({x0, y0}).to(x1, y0).open(), Walk({x1, y0}).to(x1, y1).open(),
@@ -276,26 +290,42 @@ std::vector<Line> box(const Reading& take) {
   // Walls on four sides; the walls left and right carry the tabs.
   Walk walk({x0, 0});
   walk.to(x1, 0).to(x1, y0);
-  walk.to(x1 + slope, y0 - tab).to(xe - slope, y0 - tab).to(xe, y0).to(xe, y1).to(xe - slope, y1 + tab).to(x1 + slope, y1 + tab).to(x1, y1);
+  walk.to(x1 + slope, y0 - tab)
+      .to(xe - slope, y0 - tab)
+      .to(xe, y0)
+      .to(xe, y1)
+      .to(xe - slope, y1 + tab)
+      .to(x1 + slope, y1 + tab)
+      .to(x1, y1);
   walk.to(x1, ye).to(x0, ye).to(x0, y1);
-  walk.to(x0 - slope, y1 + tab).to(slope, y1 + tab).to(0, y1).to(0, y0).to(slope, y0 - tab).to(x0 - slope, y0 - tab).to(x0, y0);
+  walk.to(x0 - slope, y1 + tab)
+      .to(slope, y1 + tab)
+      .to(0, y1)
+      .to(0, y0)
+      .to(slope, y0 - tab)
+      .to(x0 - slope, y0 - tab)
+      .to(x0, y0);
   std::vector<Line> out{line_of("blank", Role::cut, {walk.close()})};
-  out.push_back(line_of("folds", Role::score,
-                        {Walk({x0, y0}).to(x1, y0).open(), Walk({x1, y0}).to(x1, y1).open(),
-                         Walk({x1, y1}).to(x0, y1).open(), Walk({x0, y1}).to(x0, y0).open(),
-                         Walk({0, y0}).to(x0, y0).open(), Walk({0, y1}).to(x0, y1).open(),
-                         Walk({x1, y0}).to(xe, y0).open(), Walk({x1, y1}).to(xe, y1).open()}));
+  out.push_back(
+      line_of("folds", Role::score,
+              {Walk({x0, y0}).to(x1, y0).open(), Walk({x1, y0}).to(x1, y1).open(), Walk({x1, y1}).to(x0, y1).open(),
+               Walk({x0, y1}).to(x0, y0).open(), Walk({0, y0}).to(x0, y0).open(), Walk({0, y1}).to(x0, y1).open(),
+               Walk({x1, y0}).to(xe, y0).open(), Walk({x1, y1}).to(xe, y1).open()}));
   return out;
 }
 
 std::vector<Line> tag(const Reading& take, std::string& trouble) {
-  const double w = take.number("width"), h = take.number("height"), hole = take.number("hole"), at = take.number("hole-from-end");
+  const double w = take.number("width"), h = take.number("height"), hole = take.number("hole"),
+               at = take.number("hole-from-end");
   const double c = std::clamp(take.number("corner"), 0.0, std::min(w / 2 - 0.01, h));
-  std::vector<Line> out{line_of("outline", Role::cut, {Walk({c, 0}).to(w - c, 0).to(w, c).to(w, h).to(0, h).to(0, c).close()})};
+  std::vector<Line> out{
+      line_of("outline", Role::cut, {Walk({c, 0}).to(w - c, 0).to(w, c).to(w, h).to(0, h).to(0, c).close()})};
   if (hole > 0) {
     out.push_back(line_of("hole", Role::cut, {ellipse({w / 2, at}, hole / 2, hole / 2)}));
     const double rim = at - hole / 2;
-    if (rim < 2) trouble = "Only " + rounded_text(std::max(rim, 0.0), 1) + " mm of stock are left above the hole and may tear; leave 2 mm or more.";
+    if (rim < 2)
+      trouble = "Only " + rounded_text(std::max(rim, 0.0), 1) +
+                " mm of stock are left above the hole and may tear; leave 2 mm or more.";
   }
   return out;
 }
@@ -308,7 +338,8 @@ Contour wave(double w, double rise, int waves) {
     const double x = i * quarter, up = i % 4 < 2 ? -1 : 1;
     const double crest = middle + up * middle;
     if (i % 2 == 0) {
-      walk.curve({x + quarter / 3, middle + up * slope * quarter / 3}, {x + quarter * 0.637, crest}, {x + quarter, crest});
+      walk.curve({x + quarter / 3, middle + up * slope * quarter / 3}, {x + quarter * 0.637, crest},
+                 {x + quarter, crest});
     } else {
       walk.curve({x + quarter * 0.363, crest}, {x + quarter * 2 / 3, middle + up * slope * quarter / 3},
                  {x + quarter, middle});
@@ -318,7 +349,8 @@ Contour wave(double w, double rise, int waves) {
 }
 
 Contour scallop(double w, double h, double bump, bool outward) {
-  const int nx = std::max(1, static_cast<int>(std::lround(w / bump))), ny = std::max(1, static_cast<int>(std::lround(h / bump)));
+  const int nx = std::max(1, static_cast<int>(std::lround(w / bump))),
+            ny = std::max(1, static_cast<int>(std::lround(h / bump)));
   const double bx = w / nx, by = h / ny;
   Walk walk({0, 0});
   for (int i = 1; i <= nx; ++i) walk.arc(bx / 2, outward, i * bx, 0);
@@ -330,14 +362,10 @@ Contour scallop(double w, double h, double bump, bool outward) {
 
 }  // namespace
 
-double past_badge_face(const Values& values, const Box& text) {
+BadgeFace badge_face(const Values& values) {
   const Reading take(*find_kind(shape_kinds(), "badge"), values);
   const auto [visible, cut] = badge_sizes(take);
-  const double clear = visible / 2 - take.number("margin");
-  double far = 0;
-  for (const Vec p : {Vec{text.x0, text.y0}, Vec{text.x1, text.y0}, Vec{text.x0, text.y1}, Vec{text.x1, text.y1}})
-    far = std::max(far, distance(p, {cut / 2, cut / 2}));
-  return std::max(0.0, far - clear);
+  return {visible, cut, visible / 2 - take.number("margin")};
 }
 
 std::vector<Line> ready_shape(const std::string& kind, const Values& values, std::string& trouble) {
@@ -359,7 +387,8 @@ std::vector<Line> ready_shape(const std::string& kind, const Values& values, std
   if (kind == "heart") return one(Role::cut, heart(w, h, take.number("dip")));
   if (kind == "leaf") {
     auto out = one(Role::cut, leaf(w, h));
-    if (take.flag("vein")) out.push_back(line_of("vein", Role::score, {Walk({w / 2, h * 0.08}).to(w / 2, h * 0.92).open()}));
+    if (take.flag("vein"))
+      out.push_back(line_of("vein", Role::score, {Walk({w / 2, h * 0.08}).to(w / 2, h * 0.92).open()}));
     return out;
   }
   if (kind == "ring") {

@@ -81,9 +81,10 @@ Result<Project> unless_circular(Project project, int id) {
     if (p) others += (others.empty() ? "" : " and ") + p->name;
   }
   const std::string name = piece ? piece->name : "The piece";
-  return fail(ErrorKind::bad_request,
-              others.empty() ? name + " cannot be shaped by itself; choose another piece."
-                             : name + " already shapes " + others + ", so it cannot be shaped by it in turn; freeze one of them first.");
+  return fail(ErrorKind::bad_request, others.empty()
+                                          ? name + " cannot be shaped by itself; choose another piece."
+                                          : name + " already shapes " + others +
+                                                ", so it cannot be shaped by it in turn; freeze one of them first.");
 }
 
 }  // namespace
@@ -114,7 +115,8 @@ Project add_outline_of(Project project, const std::vector<int>& pieces, double b
     below = i + 1;
   }
   piece.source.kind = "pieces";
-  piece.steps = {Step{1, "join", true, {{"with", with}}, {}, {}}, Step{2, "offset", true, {{"by", by}, {"contours", std::string("outer")}}, {}, {}}};
+  piece.steps = {Step{1, "join", true, {{"with", with}}, {}, {}},
+                 Step{2, "offset", true, {{"by", by}, {"contours", std::string("outer")}}, {}, {}}};
   piece.dress["outline"] = {Role::cut, false, choose_tool(project, Role::cut, {}, piece.stock), 0};
   project.pieces.insert(project.pieces.begin() + static_cast<std::ptrdiff_t>(below), Shared<Piece>(std::move(piece)));
   match_sheets(project);
@@ -203,7 +205,8 @@ Project pick_contour(Project project, const Drawing& drawing, int id, Vec at, bo
   const std::string mode = keep ? "keep" : "drop";
   return edit_piece(std::move(project), id, [&](Piece& p) {
     const bool go_on = !p.steps.empty() && p.steps.back().kind == "drop-contours" && p.steps.back().on &&
-                       Reading(*find_kind(step_kinds(), "drop-contours"), p.steps.back().values).text("mode") == mode && !keep;
+                       Reading(*find_kind(step_kinds(), "drop-contours"), p.steps.back().values).text("mode") == mode &&
+                       !keep;
     // Places are fractions of the bounds before the step.
     Box box;
     if (go_on && drawn->outcomes.size() > 1) {
@@ -255,7 +258,8 @@ Project remove_with_users(Project project, const Drawing& drawing, const std::ve
   if (freeze_users) {
     for (const int id : pieces) {
       for (const int user : users_of(project, id)) {
-        if (std::find(pieces.begin(), pieces.end(), user) == pieces.end()) project = freeze(std::move(project), drawing, user);
+        if (std::find(pieces.begin(), pieces.end(), user) == pieces.end())
+          project = freeze(std::move(project), drawing, user);
       }
     }
   }
@@ -285,8 +289,10 @@ Project trim_under(Project project, const std::vector<int>& pieces, double tuck_
 Project untrim(Project project, const std::vector<int>& pieces) {
   for (auto& piece : project.pieces) {
     if (!pieces.empty() && std::find(pieces.begin(), pieces.end(), piece->id) == pieces.end()) continue;
-    const bool trims = std::any_of(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.kind == "trim-under"; });
-    if (trims) piece.edit([](Piece& p) { std::erase_if(p.steps, [](const Step& s) { return s.kind == "trim-under"; }); });
+    const bool trims =
+        std::any_of(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.kind == "trim-under"; });
+    if (trims)
+      piece.edit([](Piece& p) { std::erase_if(p.steps, [](const Step& s) { return s.kind == "trim-under"; }); });
   }
   return project;
 }
@@ -311,7 +317,8 @@ Project scale_source(Project project, int id, double sx, double sy, Vec fixed) {
       if (h) set(*h, sy);
       return;
     }
-    p.placement = Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
+    p.placement =
+        Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
   });
 }
 
@@ -356,7 +363,8 @@ Project resize_piece(Project project, const Drawing& drawing, int id, std::optio
   if (!drawn->outcomes.empty() && !drawn->outcomes.front().bounds.empty()) {
     const Box& b = drawn->outcomes.front().bounds;
     source = {};
-    for (const Vec p : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x0, b.y1}, Vec{b.x1, b.y1}}) source.add(drawn->to_mat(p));
+    for (const Vec p : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x0, b.y1}, Vec{b.x1, b.y1}})
+      source.add(drawn->to_mat(p));
   }
   const Project before = project;
   DrawingCache cache;

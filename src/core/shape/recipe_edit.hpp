@@ -10,7 +10,8 @@ namespace dotlane {
 
 /// Adds a ready shape as a piece on top, in the middle of the usable area, on the first sheet's stock (65 lb cover when
 /// there is none yet). Errors name a value that cannot stand. `id` hears the new piece's id.
-[[nodiscard]] Result<Project> add_shape(Project project, const std::string& kind, const Values& values, int* id = nullptr);
+[[nodiscard]] Result<Project> add_shape(Project project, const std::string& kind, const Values& values,
+                                        int* id = nullptr);
 /// Adds a piece just below these that is their outline together, `by` mm larger all around.
 [[nodiscard]] Project add_outline_of(Project project, const std::vector<int>& pieces, double by, int* id = nullptr);
 /// Adds a traced picture the same way.
@@ -27,14 +28,14 @@ namespace dotlane {
 /// Moves the step up (-1) or down (+1).
 [[nodiscard]] Project shift_step(Project project, int piece, int step, int by);
 [[nodiscard]] Project remove_step(Project project, int piece, int step);
-/// Clicks a contour for a "drop-contours" step at the end of the recipe, adding one where there is none; `at` is a place
-/// on the mat.
+/// Clicks a contour for a "drop-contours" step at the end of the recipe, adding one where there is none; `at` is a
+/// place on the mat.
 [[nodiscard]] Project pick_contour(Project project, const Drawing& drawing, int piece, Vec at, bool keep);
 
 /// Makes what the recipe comes to the piece's own lines; the recipe is gone.
 [[nodiscard]] Project freeze(Project project, const Drawing& drawing, int piece);
-/// Removes the pieces; recipes of other pieces that work with them are frozen first when `freeze_users`, else they go on
-/// without.
+/// Removes the pieces; recipes of other pieces that work with them are frozen first when `freeze_users`, else they go
+/// on without.
 [[nodiscard]] Project remove_with_users(Project project, const Drawing& drawing, const std::vector<int>& pieces,
                                         bool freeze_users);
 
@@ -43,8 +44,8 @@ namespace dotlane {
 [[nodiscard]] Project untrim(Project project, const std::vector<int>& pieces);
 
 /// Sizes the piece so that what its recipe comes to has this width or height (mm on the mat), keeping the corner given
-/// by `anchor` (0,0 = top left, 1,1 = bottom right) in place. Steps keep their own lengths: it is the source that grows,
-/// or a ready shape's own numbers. A size of nothing follows the other when the aspect is locked, else stays.
+/// by `anchor` (0,0 = top left, 1,1 = bottom right) in place. Steps keep their own lengths: it is the source that
+/// grows, or a ready shape's own numbers. A size of nothing follows the other when the aspect is locked, else stays.
 [[nodiscard]] Project resize_piece(Project project, const Drawing& drawing, int piece, std::optional<double> width_mm,
                                    std::optional<double> height_mm, Vec anchor = {0, 0});
 

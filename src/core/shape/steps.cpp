@@ -32,8 +32,8 @@ bool named(const std::string& of, const Line& line, bool standard) {
 
 std::vector<std::size_t> shapes_meant(const std::string& of, const std::vector<Line>& lines) {
   const bool named_any = !trimmed(of).empty();
-  const bool cuts = std::any_of(lines.begin(), lines.end(),
-                                [](const Line& l) { return l.role == Role::cut && has_closed(l); });
+  const bool cuts =
+      std::any_of(lines.begin(), lines.end(), [](const Line& l) { return l.role == Role::cut && has_closed(l); });
   std::vector<std::size_t> out;
   for (std::size_t i = 0; i < lines.size(); ++i) {
     const bool standard = has_closed(lines[i]) && (lines[i].role == Role::cut || !cuts);
@@ -99,15 +99,15 @@ Region material_of(const std::vector<Line>& lines) {
     for (const auto& outer : shapes) {
       if (&inner == &outer || inner.box == outer.box || !outer.box.contains(inner.box)) continue;
       const auto inside = [&](Vec p) { return encloses(outer.region, p); };
-      const bool all = std::all_of(inner.region.rings.begin(), inner.region.rings.end(), [&](const Ring& ring) {
-        return std::all_of(ring.begin(), ring.end(), inside);
-      });
+      const bool all = std::all_of(inner.region.rings.begin(), inner.region.rings.end(),
+                                   [&](const Ring& ring) { return std::all_of(ring.begin(), ring.end(), inside); });
       inner.depth += all;
     }
   }
-  const int deepest = shapes.empty() ? 0 : std::max_element(shapes.begin(), shapes.end(), [](const Shape& a, const Shape& b) {
-                                             return a.depth < b.depth;
-                                           })->depth;
+  const int deepest =
+      shapes.empty() ? 0 : std::max_element(shapes.begin(), shapes.end(), [](const Shape& a, const Shape& b) {
+                             return a.depth < b.depth;
+                           })->depth;
   Region out;
   for (int depth = 0; depth <= deepest; ++depth) {
     std::vector<Region> level;

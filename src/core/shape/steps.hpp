@@ -12,10 +12,10 @@ namespace dotlane {
 
 /// What a step may ask about the rest of the project; all in the coordinates of the lines it works on.
 struct StepInputs {
-  std::vector<int> above;                           ///< pieces in upper layers, for trim-under
-  std::function<const Region&(int piece)> covers;   ///< the material of another piece; empty when there is none
-  std::function<Box(int piece)> bounds;             ///< its bounds
-  Box sheet;                                        ///< usable part of the piece's own sheet
+  std::vector<int> above;                          ///< pieces in upper layers, for trim-under
+  std::function<const Region&(int piece)> covers;  ///< the material of another piece; empty when there is none
+  std::function<Box(int piece)> bounds;            ///< its bounds
+  Box sheet;                                       ///< usable part of the piece's own sheet
 };
 
 /// Carries out one step. Lines that the step does not concern pass through as they are. The outcome's figures are

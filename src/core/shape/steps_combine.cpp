@@ -54,9 +54,8 @@ std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call) {
   // One group, or one for each layer; the uppermost line of a group gives its role and colour.
   std::vector<std::vector<std::size_t>> groups;
   for (const std::size_t i : meant) {
-    auto home = std::find_if(groups.begin(), groups.end(), [&](const auto& g) {
-      return !by_layer || lines[g.front()].layer == lines[i].layer;
-    });
+    auto home = std::find_if(groups.begin(), groups.end(),
+                             [&](const auto& g) { return !by_layer || lines[g.front()].layer == lines[i].layer; });
     if (home == groups.end()) home = groups.insert(groups.end(), std::vector<std::size_t>{});
     home->push_back(i);
   }

@@ -97,16 +97,16 @@ Contour rounded(const Contour& in, double radius, bool convex, bool concave) {
     auto where = [&](double along) {
       return length[i] <= 0 ? 0.0 : s.straight ? along / length[i] : parameter_at(from[i], s, along);
     };
-    const auto [start, kept] = part_of(from[i], s, cut_start > 0 ? where(cut_start) : 0.0,
-                                       cut_end > 0 ? where(length[i] - cut_end) : 1.0);
+    const auto [start, kept] =
+        part_of(from[i], s, cut_start > 0 ? where(cut_start) : 0.0, cut_end > 0 ? where(length[i] - cut_end) : 1.0);
     if (i == 0) out.start = start;
     out.segments.push_back(kept);
     if (cut_end <= 0) continue;
     const std::size_t next = (i + 1) % n;
-    const auto [to, after] = part_of(from[next], in.segments[next],
-                                     in.segments[next].straight ? cut_end / length[next]
-                                                                : parameter_at(from[next], in.segments[next], cut_end),
-                                     1.0);
+    const auto [to, after] = part_of(
+        from[next], in.segments[next],
+        in.segments[next].straight ? cut_end / length[next] : parameter_at(from[next], in.segments[next], cut_end),
+        1.0);
     const Vec a = arriving(start, kept), b = leaving(to, after);
     const double angle = std::abs(std::atan2(cross(a, b), dot(a, b)));
     const double chord = distance(kept.end, to);
@@ -122,7 +122,8 @@ Contour rounded(const Contour& in, double radius, bool convex, bool concave) {
 std::vector<Vec> stretch(const Polyline& chain, const std::vector<double>& along, double from, double to) {
   auto at = [&](double where) {
     const auto after = std::lower_bound(along.begin(), along.end(), where);
-    const auto k = static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(after - along.begin(), 1, static_cast<std::ptrdiff_t>(along.size()) - 1));
+    const auto k = static_cast<std::size_t>(
+        std::clamp<std::ptrdiff_t>(after - along.begin(), 1, static_cast<std::ptrdiff_t>(along.size()) - 1));
     const double span = along[k] - along[k - 1];
     return lerp(chain.points[k - 1], chain.points[k], span > 0 ? (where - along[k - 1]) / span : 0);
   };
@@ -182,7 +183,8 @@ std::vector<Line> step_offset(std::vector<Line> lines, const StepCall& call) {
       if (!s.open.empty()) grown = unite({grown, band(s.open, d)});
       if (holes_under > 0) {
         const auto before = grown.rings.size();
-        std::erase_if(grown.rings, [&](const Ring& r) { return signed_area_of(r) < 0 && -signed_area_of(r) < holes_under; });
+        std::erase_if(grown.rings,
+                      [&](const Ring& r) { return signed_area_of(r) < 0 && -signed_area_of(r) < holes_under; });
         call.outcome.dropped += before - grown.rings.size();
       }
       if (grown.empty()) {
@@ -258,7 +260,8 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
       // Corners cut the line into stretches; dashes bend around them, half on either side.
       std::vector<std::size_t> corners;
       for (std::size_t k = chain.closed ? 0 : 1; k + 1 < n; ++k) {
-        const Vec before = chain.points[k] - chain.points[k == 0 ? n - 2 : k - 1], after = chain.points[k + 1] - chain.points[k];
+        const Vec before = chain.points[k] - chain.points[k == 0 ? n - 2 : k - 1],
+                  after = chain.points[k + 1] - chain.points[k];
         if (std::abs(std::atan2(cross(before, after), dot(before, after))) > kCorner) corners.push_back(k);
       }
       struct Run {
@@ -269,7 +272,8 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
       const double whole = along.back();
       if (chain.closed && !corners.empty()) {
         for (std::size_t k = 0; k < corners.size(); ++k) {
-          const double from = along[corners[k]], to = k + 1 < corners.size() ? along[corners[k + 1]] : whole + along[corners[0]];
+          const double from = along[corners[k]],
+                       to = k + 1 < corners.size() ? along[corners[k + 1]] : whole + along[corners[0]];
           runs.push_back({from, to, true, true});
         }
       } else {

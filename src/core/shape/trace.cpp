@@ -88,8 +88,8 @@ double apart(const Lab& a, const Lab& b) {
 /// same picture always gives the same colours.
 std::vector<Lab> dominant(const std::vector<std::pair<Lab, double>>& colors, int k) {
   std::vector<Lab> means;
-  const auto most = std::max_element(colors.begin(), colors.end(),
-                                     [](const auto& a, const auto& b) { return a.second < b.second; });
+  const auto most =
+      std::max_element(colors.begin(), colors.end(), [](const auto& a, const auto& b) { return a.second < b.second; });
   means.push_back(most->first);
   while (static_cast<int>(means.size()) < k) {
     double best = 0;
@@ -130,7 +130,8 @@ std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, con
   // Colours are counted on 5 bits a channel: finer differences do not decide what a person calls one colour.
   std::vector<double> counts(std::size_t{1} << 15, 0.0);
   auto bin = [](Color c) {
-    return static_cast<std::size_t>(c.r >> 3) << 10 | static_cast<std::size_t>(c.g >> 3) << 5 | static_cast<std::size_t>(c.b >> 3);
+    return static_cast<std::size_t>(c.r >> 3) << 10 | static_cast<std::size_t>(c.g >> 3) << 5 |
+           static_cast<std::size_t>(c.b >> 3);
   };
   for (int y = 0; y < crop.height; ++y) {
     for (int x = 0; x < crop.width; ++x) ++counts[bin(pixel(picture, crop, x, y))];
@@ -155,7 +156,8 @@ std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, con
   std::vector<TracedLayer> out;
   const bool stacked = take.is("meet", "stack");
   for (std::size_t m = 0; m < means.size(); ++m) {
-    Mask mask{crop.width, crop.height, std::vector<bool>(static_cast<std::size_t>(crop.width) * static_cast<std::size_t>(crop.height))};
+    Mask mask{crop.width, crop.height,
+              std::vector<bool>(static_cast<std::size_t>(crop.width) * static_cast<std::size_t>(crop.height))};
     for (int y = 0; y < crop.height; ++y) {
       for (int x = 0; x < crop.width; ++x) {
         const std::size_t l = layer_of[bin(pixel(picture, crop, x, y))];
@@ -173,7 +175,8 @@ std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, con
 
 std::vector<TracedLayer> trace(const Picture& picture, const Values& values, std::string& trouble) {
   const Reading take(*find_kind(shape_kinds(), "picture"), values);
-  if (picture.empty() || picture.rgb.size() < std::size_t{3} * static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height)) {
+  if (picture.empty() || picture.rgb.size() < std::size_t{3} * static_cast<std::size_t>(picture.width) *
+                                                  static_cast<std::size_t>(picture.height)) {
     trouble = "There is no picture to trace.";
     return {};
   }
