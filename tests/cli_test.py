@@ -1,30 +1,11 @@
 """The command line as a script uses it: options, exit codes, the shape of the JSON."""
 import json
 import pathlib
-import subprocess
-import sys
 import tempfile
 
-root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
+from cli_run import check, finish, report, root, run
+
 demo = root / "demo/lighthouse-card.dotlane"
-faults = []
-
-
-def run(*words, expect=0):
-    done = subprocess.run([cli, *map(str, words)], capture_output=True, text=True, timeout=120)
-    if done.returncode != expect:
-        faults.append(f"{words}: exit {done.returncode}, expected {expect}: {done.stderr}")
-    return done
-
-
-def report(*words, expect=0):
-    return json.loads(run(*words, "--json", expect=expect).stdout or "{}")
-
-
-def check(what, good):
-    if not good:
-        faults.append(what)
-
 
 help_text = run("help").stdout
 for command in ("inspect", "import", "plan", "check", "dry-run", "export", "shots", "tools", "stocks"):
@@ -87,5 +68,4 @@ with tempfile.TemporaryDirectory() as folder:
 
     shots = report("shots", demo, "-o", folder / "views")["files"]
     check("a picture of every main view", len(shots) == 8 and all(pathlib.Path(f).stat().st_size > 20_000 for f in shots))
-print("\n".join(faults) or "the command line keeps its word")
-sys.exit(1 if faults else 0)
+finish("the command line keeps its word")

@@ -3,8 +3,6 @@ import json
 import math
 import pathlib
 import struct
-import subprocess
-import sys
 import tempfile
 import zlib
 
@@ -12,24 +10,7 @@ from shapely.geometry import Polygon
 from shapely.ops import unary_union
 from svgelements import SVG, Path as SvgPath, Shape
 
-root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
-faults = []
-
-
-def run(*words, expect=0):
-    done = subprocess.run([cli, *map(str, words)], capture_output=True, text=True, timeout=60)
-    if done.returncode != expect:
-        faults.append(f"{words}: exit {done.returncode}, expected {expect}: {done.stderr}")
-    return done
-
-
-def report(*words, expect=0):
-    return json.loads(run(*words, "--json", expect=expect).stdout or "{}")
-
-
-def check(what, good):
-    if not good:
-        faults.append(what)
+from cli_run import check, finish, report, root, run
 
 
 def near(what, ours, theirs, relative=1e-4):
@@ -156,5 +137,4 @@ with tempfile.TemporaryDirectory() as folder:
     run("shape", "offset", two, "-o", folder / "x.docx", expect=2)
     help_text = run("help", "shape").stdout
     check("help lists steps and shapes", all(w in help_text for w in ("trim-under", "--holes-under", "folding-card", "--despeckle")))
-print("\n".join(faults) or "shapes go from file to file as shapely says")
-sys.exit(1 if faults else 0)
+finish("shapes go from file to file as shapely says")

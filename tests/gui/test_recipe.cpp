@@ -4,6 +4,8 @@
 #include <QImage>
 #include <QMenu>
 #include <QPainter>
+#include <QSet>
+#include <algorithm>
 
 #include "app/notice.hpp"
 #include "app/panels/recipe_panel.hpp"
@@ -396,6 +398,127 @@ TEST_CASE("from which sizes on second look speaks up is set beside the findings"
   const auto& findings = o.session().derived().findings;
   CHECK(std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.code == "tiny-bits"; }));
   CHECK(o.project().checks.tiny_mm2 == 5000);
+}
+
+TEST_CASE("every step can be added from the menu, shows its values, and is undone") {
+  Opened o;
+  const int tower = id_of(o, "Lighthouse");
+  for (const auto& kind : step_kinds()) {
+    if (kind.kind == "leave-out") continue;
+    INFO(kind.kind);
+    o.session().select({{tower, ""}});
+    o.session().settle();
+    auto* button = o.find<QPushButton>("addStep");
+    QAction* entry = nullptr;
+    for (QAction* a : button->menu()->actions()) {
+      if (a->objectName() == QStringLiteral("menu-step-") + qs(kind.kind)) entry = a;
+    }
+    REQUIRE(entry);
+    entry->trigger();
+    o.session().settle();
+    REQUIRE(o.piece("Lighthouse").steps.size() == 1);
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    // Each value has a field that can be seen, named for those who cannot see it.
+    for (const auto& value : kind.values) {
+      INFO(value.key);
+      QWidget* shown = nullptr;
+      for (auto* w : o.window.findChildren<QWidget*>(QStringLiteral("value-") + qs(value.key))) {
+        if (w->isVisibleTo(&o.window)) shown = w;
+      }
+      REQUIRE(shown);
+      if (value.type != ValueType::spots) CHECK_FALSE(shown->accessibleName().isEmpty());
+    }
+    run(o, "undo");
+    CHECK(o.piece("Lighthouse").steps.empty());
+  }
+}
+
+TEST_CASE("every ready shape is made from the menu, drawn, planned and undone") {
+  Opened o;
+  const std::size_t before = o.project().pieces.size();
+  for (const auto& kind : shape_kinds()) {
+    if (kind.kind == "picture" || kind.kind == "pieces") continue;
+    INFO(kind.kind);
+    auto* button = o.find<QPushButton>("newShape");
+    QAction* entry = nullptr;
+    for (QAction* a : button->menu()->actions()) {
+      if (a->objectName() == QStringLiteral("menu-shape-") + qs(kind.kind)) entry = a;
+    }
+    REQUIRE(entry);
+    entry->trigger();
+    o.session().settle();
+    REQUIRE(o.project().pieces.size() == before + 1);
+    const Piece& made = *o.project().pieces.front();
+    CHECK(made.source.kind == kind.kind);
+    CHECK(o.session().selectedPieces() == std::vector<int>{made.id});
+    for (const auto& outcome : find_drawn(o.session().drawing(), made.id)->outcomes) CHECK(outcome.trouble.empty());
+    o.bench().finishPainting();
+    run(o, "undo");
+    CHECK(o.project().pieces.size() == before);
+  }
+}
+
+TEST_CASE("a two-stroke shortcut makes a shape") {
+  Opened o;
+  const std::size_t before = o.project().pieces.size();
+  const QKeySequence keys = o.window.actions().find(QStringLiteral("shape-heart"))->shortcut();
+  REQUIRE(keys.count() == 2);
+  QTest::keySequence(&o.window, keys);
+  o.session().settle();
+  CHECK(o.project().pieces.size() == before + 1);
+}
+
+TEST_CASE("the ledger shows made lines, and their roles are changed there and kept") {
+  Opened o;
+  const int cliff = id_of(o, "Cliff");
+  o.session().select({{cliff, ""}});
+  run(o, "step-offset");
+  auto* original = field<QComboBox>(o, "original");
+  original->setCurrentIndex(original->findData(QStringLiteral("keep")));
+  emit original->activated(original->currentIndex());
+  o.session().settle();
+  const int step = o.piece("Cliff").steps.back().id;
+  const std::string made = "rock~" + std::to_string(step);
+  o.session().select({{cliff, made}});
+  o.session().settle();
+  CHECK(o.session().selection() == std::vector<LineRef>{{cliff, made}});
+  o.click("role-foil");
+  const DrawnPiece* drawn = find_drawn(o.session().drawing(), cliff);
+  const auto line =
+      std::find_if(drawn->piece->lines.begin(), drawn->piece->lines.end(), [&](const Line& l) { return l.id == made; });
+  REQUIRE(line != drawn->piece->lines.end());
+  CHECK(line->role == Role::foil);
+  CHECK(serves(*find_tool(o.project(), line->tool), Role::foil));
+  // It is in the plan as well.
+  const auto& passes = o.session().derived().plan.passes;
+  CHECK(std::any_of(passes.begin(), passes.end(), [&](const Pass& p) {
+    return p.role == Role::foil &&
+           std::any_of(p.strokes.begin(), p.strokes.end(), [&](const Stroke& s) { return s.piece == cliff; });
+  }));
+}
+
+TEST_CASE("a recipe is run on the cutter as it was drawn") {
+  Opened o(stall());
+  QTemporaryDir dir;
+  o.answers.save = dir.filePath(QStringLiteral("stall.svg"));
+  run(o, "export");
+  o.session().settle();
+  wait_for([&] { return QFileInfo::exists(o.answers.save); });
+  QFile file(o.answers.save);
+  REQUIRE(file.open(QIODevice::ReadOnly));
+  const auto art = read_svg(file.readAll().toStdString(), "stall.svg");
+  REQUIRE(art);
+  // Every line that is run is in the file once, at its true length.
+  double drawn = 0, written = 0;
+  for (const auto& piece : o.session().drawing().pieces) {
+    for (const auto& line : piece->piece->lines) {
+      if (runs(line.role)) drawn += length_of(transformed(*line.path, piece->to_mat));
+    }
+  }
+  for (const auto& line : art->lines) {
+    if (line.stroke && line.layer.find("not run") == std::string::npos) written += length_of(line.path);
+  }
+  CHECK(written == Approx(drawn).epsilon(1e-4));
 }
 
 }  // namespace dotlane::test

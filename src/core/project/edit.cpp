@@ -13,14 +13,6 @@
 namespace dotlane {
 namespace {
 
-template <class Change>
-Project edit_piece(Project project, int id, Change&& change) {
-  for (auto& piece : project.pieces) {
-    if (piece->id == id) piece.edit(change);
-  }
-  return project;
-}
-
 /// What people say of a line, wherever it is kept: on the line, or on a made line's dress.
 struct Said {
   Role& role;

@@ -11,6 +11,15 @@
 
 namespace dotlane {
 
+/// The project with `change` made to the piece; untouched pieces stay shared.
+template <class Change>
+Project edit_piece(Project project, int id, Change&& change) {
+  for (auto& piece : project.pieces) {
+    if (piece->id == id) piece.edit(change);
+  }
+  return project;
+}
+
 /// Says what each line of new artwork probably is: dashed inside a cut outline = score, open strokes = draw,
 /// closed = cut, unpainted = guide.
 [[nodiscard]] std::vector<Role> guess_roles(const std::vector<ArtLine>& lines);

@@ -12,14 +12,6 @@
 namespace dotlane {
 namespace {
 
-template <class Change>
-Project edit_piece(Project project, int id, Change&& change) {
-  for (auto& piece : project.pieces) {
-    if (piece->id == id) piece.edit(change);
-  }
-  return project;
-}
-
 Result<void> accept_all(const KindSpec& spec, const Values& values) {
   for (const auto& [key, value] : values) {
     const ValueSpec* v = spec.find(key);
