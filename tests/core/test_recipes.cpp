@@ -199,6 +199,26 @@ TEST_CASE("roles of made lines are kept by what they come from") {
   CHECK(find_piece(p, 1)->steps.back().kind == "leave-out");
 }
 
+TEST_CASE("steps see the roles that people gave to made lines") {
+  Project p = *add_shape(new_project("x"), "tag", {});
+  auto contours = [](const Project& q) {
+    const Drawing d = drawn(q);
+    std::size_t n = 0;
+    for (const auto& line : lines_of(d, 1)) n += line.path->contours.size();
+    return n;
+  };
+  // The hole is cut, so an offset of the tag keeps it; drawn, it is no part of the card any more.
+  Project offset_tag = with_step(p, 1, "offset", {{"by", 1.0}});
+  CHECK(contours(offset_tag) == 2);
+  CHECK(lines_of(drawn(offset_tag), 1).size() == 1);
+  offset_tag = assign_role(offset_tag, {{1, "hole"}}, Role::draw);
+  CHECK(lines_of(drawn(offset_tag), 1).size() == 2);
+  // A cache that knew the old roles is not fooled.
+  DrawingCache cache;
+  (void)evaluate(with_step(p, 1, "offset", {{"by", 1.0}}), cache);
+  CHECK(evaluate(offset_tag, cache).pieces[0]->piece->lines.size() == 2);
+}
+
 TEST_CASE("a chain of eight steps follows its source, and undo brings back the very same bytes") {
   Project p = two_squares();
   p = with_step(p, 1, "join", {{"with", std::vector<double>{2}}});

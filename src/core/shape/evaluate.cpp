@@ -59,6 +59,13 @@ Box mapped_box(const Box& box, const Affine& map) {
   return out;
 }
 
+/// Made lines get their roles as soon as they are there: the next step asks for them.
+void give_roles(std::vector<Line>& lines, const std::map<std::string, Dress>& dress) {
+  for (auto& line : lines) {
+    if (const auto said = dress.find(line.id); said != dress.end()) line.role = said->second.role;
+  }
+}
+
 /// Which pieces each piece works with, cycles left out: edges are taken in layer order, and one that would close a
 /// cycle is passed over.
 class Graph {
@@ -130,6 +137,7 @@ struct DrawingCache::After {
 struct DrawingCache::Recipe {
   Source source;
   std::vector<Line> own;
+  std::map<std::string, Dress> dress;
   Affine shape;
   std::vector<Line> start;  // the source's lines in the frame
   StepOutcome first;
@@ -217,7 +225,6 @@ class Evaluation {
     resolved.placement = frame_of(piece->placement).to_mat;
     for (auto& line : resolved.lines) {
       if (const auto said = piece->dress.find(line.id); said != piece->dress.end()) {
-        line.role = said->second.role;
         line.role_guessed = said->second.role_guessed;
         line.tool = said->second.tool;
         line.repeats = said->second.repeats;
@@ -257,15 +264,17 @@ class Evaluation {
     auto recipe = std::make_shared<DrawingCache::Recipe>();
     recipe->source = piece.source;
     recipe->own = piece.lines;
+    recipe->dress = piece.dress;
     recipe->shape = frame.shape;
     const bool same_start =
-        before && before->source == recipe->source && before->own == recipe->own && before->shape == recipe->shape;
+        before && before->source == recipe->source && before->own == recipe->own && before->dress == recipe->dress && before->shape == recipe->shape;
     if (same_start) {
       recipe->start = before->start;
       recipe->first = before->first;
     } else {
       if (effort_ == Effort::at_once && piece.source.kind == "picture") return leave(piece, before);
       recipe->start = start_lines(piece, frame.shape, recipe->first.trouble);
+      give_roles(recipe->start, piece.dress);
       measure(recipe->start, recipe->first);
     }
     const std::vector<Line>* lines = &recipe->start;
@@ -292,6 +301,7 @@ class Evaluation {
           if (spent_ > kAtOnce) return leave(piece, before);
         }
         after.lines = carried_out(piece, after, *lines);
+        give_roles(after.lines, piece.dress);
         recipe->after.push_back(std::move(after));
       }
       lines = &recipe->after.back().lines;
