@@ -125,7 +125,7 @@ void fit_run(std::vector<Segment>& out, const std::vector<Vec>& given, Vec t1, V
   // Middles of the longer chords as well, so that a curve cannot stray between points.
   std::vector<Place> p;
   for (std::size_t i = 0; i < given.size(); ++i) {
-    if (i > 0 && distance(given[i - 1], given[i]) > 5 * tolerance)
+    if (i > 0 && distance(given[i - 1], given[i]) > 8 * tolerance)
       p.push_back({lerp(given[i - 1], given[i], 0.5), false});
     p.push_back({given[i], true});
   }

@@ -266,8 +266,8 @@ class Evaluation {
     recipe->own = piece.lines;
     recipe->dress = piece.dress;
     recipe->shape = frame.shape;
-    const bool same_start =
-        before && before->source == recipe->source && before->own == recipe->own && before->dress == recipe->dress && before->shape == recipe->shape;
+    const bool same_start = before && before->source == recipe->source && before->own == recipe->own &&
+                            before->dress == recipe->dress && before->shape == recipe->shape;
     if (same_start) {
       recipe->start = before->start;
       recipe->first = before->first;
