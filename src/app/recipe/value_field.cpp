@@ -49,7 +49,7 @@ QString pieces_text(const Session& session, const Value& value) {
 
 void fill_lines(QComboBox* box, const Session& session, int piece, const std::string& now) {
   box->clear();
-  box->addItem(QObject::tr("what it is for"), QString());
+  box->addItem(QObject::tr("all that fit"), QString());
   const DrawnPiece* drawn = find_drawn(session.drawing(), piece);
   std::set<Role> roles;
   if (drawn) {
