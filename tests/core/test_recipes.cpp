@@ -168,6 +168,36 @@ TEST_CASE("a piece shapes another, follows it, and cannot be shaped by it in tur
   CHECK(trouble.find("depends on this one") != std::string::npos);
 }
 
+TEST_CASE("a chain of thousands of pieces, and a web of them, are worked out all the same") {
+  // Each works with the one before; then each with all of the layer before, where the ways through are beyond counting.
+  Project p = project_of(R"(<rect id="a" x="20" y="20" width="4" height="4"/>)");
+  const Piece first = *p.pieces[0];
+  for (int i = 2; i <= 3000; ++i) {
+    Piece piece = first;
+    piece.id = i;
+    piece.lines.clear();
+    piece.source.kind = "pieces";
+    piece.steps = {Step{1, "join", true, {{"with", std::vector<double>{static_cast<double>(i - 1)}}}, {}, {}}};
+    p.pieces.insert(p.pieces.begin(), Shared<Piece>(piece));
+  }
+  CHECK(bounds_of_piece(p, 3000).width() == Approx(4).margin(0.001));
+  Project web = project_of(R"(<rect id="a" x="20" y="20" width="4" height="4"/>)");
+  for (int layer = 0; layer < 30; ++layer) {
+    for (int k = 0; k < 3; ++k) {
+      Piece piece = first;
+      piece.id = 2 + layer * 3 + k;
+      piece.lines.clear();
+      piece.source.kind = "pieces";
+      std::vector<double> with{1};
+      for (int j = 0; layer > 0 && j < 3; ++j) with.push_back(2 + (layer - 1) * 3 + j);
+      piece.steps = {Step{1, "join", true, {{"with", with}}, {}, {}}};
+      web.pieces.insert(web.pieces.begin(), Shared<Piece>(piece));
+    }
+  }
+  web = trim_under(web, {}, 1);
+  CHECK(drawn(web).pieces.size() == 91);
+}
+
 TEST_CASE("removing what shapes others freezes them or leaves them without") {
   const Project p = with_step(two_squares(), 1, "cut-away", {{"with", std::vector<double>{2}}});
   const Project frozen = remove_with_users(p, drawn(p), {2}, true);

@@ -394,7 +394,9 @@ Project read_project(const Json& json) {
   f.text("unit", unit);
   p.unit = unit == "in" ? LengthUnit::inch : LengthUnit::mm;
   std::set<int> ids;
+  constexpr std::size_t kMostPieces = 10'000;
   f.list("pieces", [&](const Json& piece, const std::string& at) {
+    if (p.pieces.size() >= kMostPieces) throw BadField{"pieces", "a project holds up to 10,000 pieces; split it"};
     p.pieces.emplace_back(read_piece(piece, at));
     if (!ids.insert(p.pieces.back()->id).second) throw BadField{at + ".id", "this id is already taken"};
   });

@@ -75,7 +75,9 @@ class Graph {
     for (const auto& piece : project.pieces) {
       for (const auto& step : piece->steps) {
         if (!step.on) continue;
-        for (const int input : inputs_of(step)) add(piece->id, input);
+        for (const int input : inputs_of(step)) {
+          if (known_.contains(input) && !users_of_users(piece->id).contains(input)) add(piece->id, input);
+        }
       }
     }
     std::vector<int> above;
@@ -84,36 +86,67 @@ class Graph {
         return s.on && s.kind == "trim-under" && inputs_of(s).empty();
       });
       if (trims) {
+        const auto users = users_of_users(piece->id);
         for (const int upper : above) {
-          if (add(piece->id, upper)) above_[piece->id].push_back(upper);
+          if (users.contains(upper)) continue;
+          add(piece->id, upper);
+          above_[piece->id].push_back(upper);
         }
       }
       if (!piece->helper) above.push_back(piece->id);
     }
   }
   [[nodiscard]] bool has(int piece, int input) const {
-    const auto found = edges_.find(piece);
-    return found != edges_.end() && found->second.contains(input);
+    const auto found = inputs_.find(piece);
+    return found != inputs_.end() && found->second.contains(input);
   }
   [[nodiscard]] std::vector<int> above(int piece) const {
     const auto found = above_.find(piece);
     return found == above_.end() ? std::vector<int>{} : found->second;
   }
+  /// Every piece after all that it works with.
+  [[nodiscard]] std::vector<int> order() const {
+    std::vector<int> out;
+    std::set<int> seen;
+    for (const int first : known_) {
+      std::vector<std::pair<int, bool>> todo{{first, false}};
+      while (!todo.empty()) {
+        const auto [id, ready] = todo.back();
+        todo.pop_back();
+        if (ready) {
+          out.push_back(id);
+        } else if (seen.insert(id).second) {
+          todo.push_back({id, true});
+          if (const auto found = inputs_.find(id); found != inputs_.end()) {
+            for (const int input : found->second) todo.push_back({input, false});
+          }
+        }
+      }
+    }
+    return out;
+  }
 
  private:
-  bool reaches(int from, int to) const {
-    if (from == to) return true;
-    const auto found = edges_.find(from);
-    return found != edges_.end() &&
-           std::any_of(found->second.begin(), found->second.end(), [&](int next) { return reaches(next, to); });
+  /// The piece and everything that works with it, directly or through others.
+  [[nodiscard]] std::set<int> users_of_users(int piece) const {
+    std::set<int> seen{piece};
+    std::vector<int> todo{piece};
+    while (!todo.empty()) {
+      const auto found = users_.find(todo.back());
+      todo.pop_back();
+      if (found == users_.end()) continue;
+      for (const int user : found->second) {
+        if (seen.insert(user).second) todo.push_back(user);
+      }
+    }
+    return seen;
   }
-  bool add(int piece, int input) {
-    if (!known_.contains(input) || reaches(input, piece)) return false;
-    edges_[piece].insert(input);
-    return true;
+  void add(int piece, int input) {
+    inputs_[piece].insert(input);
+    users_[input].insert(piece);
   }
   std::set<int> known_;
-  std::map<int, std::set<int>> edges_;
+  std::map<int, std::set<int>> inputs_, users_;
   std::map<int, std::vector<int>> above_;
 };
 
@@ -155,6 +188,12 @@ class Evaluation {
       : project_(project), cache_(cache), effort_(effort), graph_(project) {}
 
   Drawing run() {
+    // Inputs first, so that however long a chain of pieces is, none waits for another here.
+    std::map<int, const Piece*> by_id;
+    for (const auto& piece : project_.pieces) by_id[piece->id] = &*piece;
+    for (const int id : graph_.order()) {
+      if (!by_id[id]->plain()) (void)recipe_of(*by_id[id]);
+    }
     Drawing out;
     out.pieces.reserve(project_.pieces.size());
     for (const auto& piece : project_.pieces)

@@ -291,6 +291,19 @@ Project untrim(Project project, const std::vector<int>& pieces) {
 
 namespace {
 
+/// The project with nothing but the piece and what shapes it: all that its size depends on.
+Project only(const Project& project, int id) {
+  Project out = project;
+  auto needed = depends_on(project, id);
+  const Piece* piece = find_piece(project, id);
+  const bool trims = std::any_of(piece->steps.begin(), piece->steps.end(),
+                                 [](const Step& s) { return s.kind == "trim-under" && inputs_of(s).empty(); });
+  std::erase_if(out.pieces, [&](const Shared<Piece>& p) {
+    return p->id != id && !trims && std::find(needed.begin(), needed.end(), p->id) == needed.end();
+  });
+  return out;
+}
+
 /// Scales the source by these factors: its own numbers where they are a width and a height, else its placement.
 Project scale_source(Project project, int id, double sx, double sy, Vec fixed) {
   return edit_piece(std::move(project), id, [&](Piece& p) {
@@ -366,7 +379,7 @@ Project resize_piece(Project project, const Drawing& drawing, int id, std::optio
     double sx = across.next(source.width()), sy = down.next(source.height());
     if (locked) sx = sy = width_mm ? sx : sy;
     project = scale_source(before, id, sx, sy, fixed);
-    const Drawing next = evaluate(project, cache, Effort::at_once);
+    const Drawing next = evaluate(only(project, id), cache, Effort::at_once);
     const DrawnPiece* made = find_drawn(next, id);
     if (!made || made->bounds.empty() || made->stale) break;
     now = bounds_on_mat(*made);
