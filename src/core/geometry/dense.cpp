@@ -52,10 +52,11 @@ class Geos {
 
  private:
   GEOSGeometry* ring(const Ring& points) const {
-    std::vector<double> xy;
-    xy.reserve(points.size() * 2 + 2);
-    for (const Vec p : points) xy.insert(xy.end(), {p.x, p.y});
-    xy.insert(xy.end(), {points.front().x, points.front().y});
+    std::vector<double> xy(points.size() * 2 + 2);
+    for (std::size_t i = 0; i <= points.size(); ++i) {
+      const Vec p = points[i % points.size()];
+      xy[2 * i] = p.x, xy[2 * i + 1] = p.y;
+    }
     return GEOSGeom_createLinearRing_r(
         context_, GEOSCoordSeq_copyFromBuffer_r(context_, xy.data(), static_cast<unsigned>(points.size() + 1), 0, 0));
   }
@@ -65,8 +66,8 @@ class Geos {
     GEOSCoordSeq_getSize_r(context_, sequence, &n);
     std::vector<double> xy(2 * std::size_t{n});
     GEOSCoordSeq_copyToBuffer_r(context_, sequence, xy.data(), 0, 0);
-    Ring out;
-    for (std::size_t i = 0; i + 1 < n; ++i) out.push_back({xy[2 * i], xy[2 * i + 1]});
+    Ring out(n > 0 ? n - 1 : 0);
+    for (std::size_t i = 0; i < out.size(); ++i) out[i] = {xy[2 * i], xy[2 * i + 1]};
     if ((signed_area_of(out) > 0) != outline) std::reverse(out.begin(), out.end());
     return out;
   }
