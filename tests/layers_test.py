@@ -12,7 +12,7 @@ BELOW = {
     "cli": {"cli", "app", "render", "device", "core"},
 }
 # Inside the core, the road runs one way as well.
-ROAD = ["geometry", "project", "shape", "layout", "plan", "job", "check", "format"]
+ROAD = ["geometry", "text", "project", "shape", "layout", "plan", "job", "check", "format"]
 
 faults = []
 seen = 0

@@ -6,6 +6,7 @@
 
 #include "app/shots.hpp"
 #include "cli/input.hpp"
+#include "cli/lettering.hpp"
 #include "cli/shape.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
@@ -28,6 +29,9 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                one step of a recipe: offset join cut-away overlap divide trim simplify drop-small...
   shape trace IN.png -o OUT.svg     outlines of a picture
   shape card|label|badge|... -o OUT.svg    a ready shape
+  shape text --text WORDS -o OUT.svg [--font NAME|FILE] [--cap-height|--line-height|--width LENGTH] [--tracking MM]
+         [--feature swsh]... [--arc R] [--join] [--close-up]      lettering; --arc -R: heads inward
+  fonts [NAME|FILE]            the typefaces at hand, or all about one
          help shape            every step and shape with its values; OUT may be a .dotlane project with the recipe
   plan P                       the passes
   check P                      the findings; exit code 1 when one is an error
@@ -264,6 +268,7 @@ int run(std::vector<std::string> words) {
   if (command == "inspect") return inspect(std::move(o), json);
   if (command == "import") return import(std::move(o), json);
   if (command == "shape") return shape(std::move(o), json);
+  if (command == "fonts") return fonts(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);

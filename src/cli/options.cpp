@@ -35,12 +35,18 @@ std::optional<std::string> Options::value(const std::string& name) {
   return std::move(all.back());
 }
 
-std::string Options::positional(const std::string& what) {
+std::optional<std::string> Options::optional_positional() {
   const auto at = std::find_if(words_.begin(), words_.end(), [](const std::string& w) { return !w.starts_with("-"); });
-  if (at == words_.end()) refuse(what + " is missing; try dot-lane-cli help");
+  if (at == words_.end()) return std::nullopt;
   std::string word = *at;
   words_.erase(at);
   return word;
+}
+
+std::string Options::positional(const std::string& what) {
+  auto word = optional_positional();
+  if (!word) refuse(what + " is missing; try dot-lane-cli help");
+  return *word;
 }
 
 int Options::integer(const std::string& name, int missing) {

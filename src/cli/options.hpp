@@ -32,6 +32,8 @@ class Options {
   std::vector<std::string> values(const std::string& name);
   /// Takes the next word that is not an option; `what` names it in the error.
   std::string positional(const std::string& what);
+  /// The same, or nothing when there is none.
+  std::optional<std::string> optional_positional();
   /// A whole number, or `missing`.
   int integer(const std::string& name, int missing);
   double number(const std::string& name, double missing);

@@ -3,6 +3,7 @@
 #include <filesystem>
 
 #include "cli/input.hpp"
+#include "cli/lettering.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/geometry/measure.hpp"
@@ -47,6 +48,8 @@ std::string unit_of(const ValueSpec& v) {
       return "roles or line ids";
     case ValueType::spots:
       return "x,y,... as fractions of the bounds";
+    case ValueType::letters:
+      return "rows of six numbers";
     case ValueType::text:
       return "text";
     default:
@@ -79,6 +82,7 @@ Value parsed(const ValueSpec& v, const std::string& text) {
     case ValueType::lines:
       return text;
     case ValueType::spots:
+    case ValueType::letters:
     case ValueType::pieces: {
       std::vector<double> list;
       for (const auto part : split(text, ',')) {
@@ -100,6 +104,8 @@ Value parsed(const ValueSpec& v, const std::string& text) {
   }
 }
 
+}  // namespace
+
 Values take_values(Options& o, const KindSpec& spec) {
   Values out;
   for (const auto& v : spec.values) {
@@ -112,6 +118,8 @@ Values take_values(Options& o, const KindSpec& spec) {
   }
   return out;
 }
+
+namespace {
 
 /// Adds the drawing as a piece below everything else and returns its id.
 int add_input(Project& project, const std::string& file, double per_inch) {
@@ -164,10 +172,14 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
   return out;
 }
 
-int finish(const Project& project, const std::vector<int>& pieces, const Box& page, const std::string& out, bool json) {
+}  // namespace
+
+int write_shape(const Project& project, const std::vector<int>& pieces, const Box& page, const std::string& out,
+                bool json, const Json& more) {
   DrawingCache cache;
   Drawing drawing = evaluate(project, cache);
-  const Json report = report_of(drawing, pieces);
+  Json report = report_of(drawing, pieces);
+  report.update(more);
   std::erase_if(drawing.pieces, [](const auto& p) { return p->piece->helper; });
   if (ends_with(out, ".dotlane")) {
     need(save_project(project, out));
@@ -190,7 +202,14 @@ int finish(const Project& project, const std::vector<int>& pieces, const Box& pa
   return report["lines"].get<std::size_t>() == 0 ? 1 : 0;
 }
 
-}  // namespace
+int write_new(Project project, int id, const std::string& out, bool json, const Json& more) {
+  DrawingCache cache;
+  const Drawing placed = evaluate(project, cache);
+  // As a drawing of its own it stands at the origin.
+  const Box box = bounds_on_mat(*find_drawn(placed, id));
+  if (!ends_with(out, ".dotlane") && !box.empty()) project = move_pieces(std::move(project), {id}, {-box.x0, -box.y0});
+  return write_shape(project, {id}, {}, out, json, more);
+}
 
 std::string shape_help() {
   auto list = [](const std::vector<KindSpec>& kinds) {
@@ -207,12 +226,14 @@ std::string shape_help() {
     return out;
   };
   return "dot-lane-cli shape STEP IN.svg -o OUT.svg\n\nSteps (\"trim\" means trim-under, layer by layer):\n" +
-         list(step_kinds()) + "\nShapes (\"card\" means folding-card, \"trace IN.png\" means picture):\n" +
+         list(step_kinds()) +
+         "\nShapes (\"card\" means folding-card, \"trace IN.png\" means picture, \"text\" means lettering):\n" +
          list(shape_kinds());
 }
 
 int shape(Options o, bool json) {
   const std::string word = o.positional("the step or shape");
+  if (word == "text" || word == "lettering") return shape_text(std::move(o), json);
   const std::string kind = kind_of(word);
   const auto out = o.value("-o");
   const KindSpec* step_spec = find_kind(step_kinds(), kind);
@@ -231,13 +252,7 @@ int shape(Options o, bool json) {
     } else {
       project = need(add_shape(std::move(project), kind, values, &id));
     }
-    DrawingCache cache;
-    const Drawing placed = evaluate(project, cache);
-    // As a drawing of its own it stands at the origin.
-    const Box box = bounds_on_mat(*find_drawn(placed, id));
-    if (!ends_with(*out, ".dotlane") && !box.empty())
-      project = move_pieces(std::move(project), {id}, {-box.x0, -box.y0});
-    return finish(project, {id}, {}, *out, json);
+    return write_new(std::move(project), id, *out, json, Json::object());
   }
   const std::string file = o.positional("the drawing");
   const double per_inch = o.number("--per-inch", 96);
@@ -267,7 +282,7 @@ int shape(Options o, bool json) {
     if (kind == "trim-under" && i == 0 && others.empty()) continue;  // nothing hides the uppermost
     project = need(add_step(std::move(project), pieces[i], step));
   }
-  return finish(project, pieces, page, *out, json);
+  return write_shape(project, pieces, page, *out, json, Json::object());
 }
 
 }  // namespace dotlane::cli

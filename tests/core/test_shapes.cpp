@@ -9,6 +9,7 @@
 #include "core/project/stock_colors.hpp"
 #include "core/shape/line_set.hpp"
 #include "core/shape/ready.hpp"
+#include "core/shape/source.hpp"
 #include "core/shape/trace.hpp"
 #include "fixtures.hpp"
 
@@ -19,7 +20,10 @@ constexpr double kPi = 3.14159265358979323846;
 
 std::vector<Line> made(const std::string& kind, const Values& values = {}) {
   std::string trouble;
-  auto out = ready_shape(kind, values, trouble);
+  Source source;
+  source.kind = kind;
+  source.values = values;
+  auto out = source_lines(source, trouble);
   INFO(kind << ": " << trouble);
   CHECK(trouble.empty());
   return out;

@@ -5,6 +5,7 @@
 #include <set>
 
 #include "core/check/doubled.hpp"
+#include "core/check/lettering_checks.hpp"
 #include "core/check/shape_checks.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
@@ -34,6 +35,7 @@ class Checker {
     open_cuts();
     doubled_cuts();
     for (auto& finding : check_shapes(project_, drawing_)) out_.push_back(std::move(finding));
+    for (auto& finding : check_lettering(project_, drawing_)) out_.push_back(std::move(finding));
     order();
     notes();
     guesses();
@@ -390,7 +392,9 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
     case Fix::Kind::change_step:
       for (const int id : pieces_of(lines)) {
         for (const auto& [key, value] : fix.step.values) {
-          if (auto next = set_step_value(project, id, fix.step.id, key, value)) project = std::move(*next);
+          auto next = fix.step.id == 0 ? set_source_value(project, id, key, value)
+                                       : set_step_value(project, id, fix.step.id, key, value);
+          if (next) project = std::move(*next);
         }
       }
       return project;

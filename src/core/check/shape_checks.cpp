@@ -186,8 +186,10 @@ std::vector<Finding> check_shapes(const Project& project, const Drawing& drawing
   for (const auto& piece : drawing.pieces) {
     if (piece->piece->helper) continue;
     troubles(*piece, out);
-    small_things(project, *piece, out);
-    if (const Piece* raw = find_piece(project, piece->piece->id)) blunt_points(*piece, *raw, out);
+    const Piece* raw = find_piece(project, piece->piece->id);
+    // Lettering names its letters itself: see check_lettering().
+    if (!raw || raw->source.kind != "lettering") small_things(project, *piece, out);
+    if (raw) blunt_points(*piece, *raw, out);
   }
   badge_rims(project, drawing, out);
   return out;

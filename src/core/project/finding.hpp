@@ -41,7 +41,7 @@ struct Fix {
   std::string tool;         ///< use_tool: the rack id
   double number = 0;        ///< set_per_inch: units per inch; close_ends: the widest gap in mm
   std::vector<LineRef> on;  ///< the lines it touches; empty means all that the finding names
-  Step step{};              ///< add_step: the step; change_step: its id and the values that change
+  Step step{};              ///< add_step: the step; change_step: its id (0: the source) and the values that change
   friend bool operator==(const Fix&, const Fix&) = default;
 };
 

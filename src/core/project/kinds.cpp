@@ -304,6 +304,44 @@ std::vector<KindSpec> make_shape_kinds() {
         count("despeckle", "despeckle (px)", 4, 0, 100000), number("smoothing", "smoothing", 1, 0, 1.3),
         percent("crop-left", "crop left", 0, 0, 95), percent("crop-top", "crop top", 0, 0, 95),
         percent("crop-right", "crop right", 0, 0, 95), percent("crop-bottom", "crop bottom", 0, 0, 95)}});
+  auto text = [](std::string key, std::string label, std::string standard, double longest, std::string help) {
+    return ValueSpec{std::move(key), std::move(label), ValueType::text, std::move(standard), 0, longest, {},
+                     std::move(help)};
+  };
+  k.push_back(
+      {"lettering",
+       "Lettering",
+       "Words in a typeface, set, sized and bent.",
+       "Words",
+       {text("text", "words", "Lantern", 10000, ""),
+        text("font", "typeface", "Dancing Script Bold", 1000, "A name, or the path of a font file."),
+        choice("size-by", "sized by",
+               {{"cap-height", "height of capitals"}, {"line-height", "line to line"}, {"width", "finished width"}}),
+        length("size", "size", 20, 0.2, 3000),
+        length("tracking", "letter spacing", 0, -500, 500, "Added after every letter."),
+        flag("kerning", "kerning", true, "The spacing of pairs that the typeface asks for."),
+        percent("word-space", "word spaces", 100, 0, 1000),
+        percent("line-space", "line spacing", 100, 10, 1000),
+        choice("align", "aligned",
+               {{"left", "left"}, {"centre", "centred"}, {"right", "right"}, {"spread", "spread out"}}),
+        degrees("slant", "slant", 0, -60, 60),
+        percent("stretch", "letter width", 100, 10, 1000),
+        choice("way", "set on",
+               {{"line", "a straight line"}, {"outside", "a circle, heads out"}, {"inside", "a circle, heads in"}}),
+        length("radius", "radius", 60, 1, 5000),
+        degrees("from", "turned by", 0),
+        choice("strokes", "drawn as", {{"outline", "outlines"}, {"centre", "middle lines"}}),
+        text("features", "features", "", 1000, "OpenType features: swsh, -liga, ss01[0:3]."),
+        text("axes", "axes", "", 1000, "Of a variable typeface: wght=600."),
+        text("letterforms", "letterforms", "", 10000, "Chosen forms by character: 4=a.swash."),
+        {"letters",
+         "single letters",
+         ValueType::letters,
+         std::vector<double>{},
+         0,
+         0,
+         {},
+         "Rows of six: character, space before, right, down, turn, percent."}}});
   return k;
 }
 
@@ -371,11 +409,16 @@ Result<void> accepts(const ValueSpec& spec, const Value& value) {
       return bad("one of " + words);
     }
     case ValueType::text:
-    case ValueType::lines:
-      if (!std::holds_alternative<std::string>(value)) return bad("text");
+    case ValueType::lines: {
+      const auto* text = std::get_if<std::string>(&value);
+      if (!text) return bad("text");
+      if (spec.high > 0 && static_cast<double>(text->size()) > spec.high)
+        return bad("text of up to " + rounded_text(spec.high, 0) + " bytes");
       break;
+    }
     case ValueType::pieces:
-    case ValueType::spots: {
+    case ValueType::spots:
+    case ValueType::letters: {
       const auto* list = std::get_if<std::vector<double>>(&value);
       if (!list) return bad("a list of numbers");
       for (const double v : *list) {
@@ -383,6 +426,10 @@ Result<void> accepts(const ValueSpec& spec, const Value& value) {
         if (spec.type == ValueType::pieces && (v != std::floor(v) || v < 1 || v > 1e9))
           return bad("a list of piece ids");
       }
+      if (spec.type == ValueType::letters && list->size() % kLetterColumns != 0) return bad("rows of six numbers");
+      if (spec.type == ValueType::letters &&
+          std::any_of(list->begin(), list->end(), [](double v) { return std::abs(v) > 1e5; }))
+        return bad("numbers within 100,000");
       if (spec.type == ValueType::spots && list->size() % 2 != 0) return bad("a list of x y pairs");
       break;
     }

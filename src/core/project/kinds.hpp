@@ -20,10 +20,15 @@ enum class ValueType {
   choice,  ///< one of the words
   flag,
   text,
-  lines,   ///< which lines of the piece: empty = every line; else roles or line ids, separated by commas
-  pieces,  ///< ids of other pieces
-  spots,   ///< x y pairs as fractions of the bounds
+  lines,    ///< which lines of the piece: empty = every line; else roles or line ids, separated by commas
+  pieces,   ///< ids of other pieces
+  spots,    ///< x y pairs as fractions of the bounds
+  letters,  ///< what was done to single letters, see kLetterColumns
 };
+
+/// Numbers in a row of a `letters` value: the letter's first character, space before it (mm), moved right and down
+/// (mm), turned (degrees, counter-clockwise), scaled (percent).
+inline constexpr std::size_t kLetterColumns = 6;
 
 struct Word {
   std::string word, label;

@@ -7,9 +7,8 @@
 
 #include "core/geometry/measure.hpp"
 #include "core/shape/line_set.hpp"
-#include "core/shape/ready.hpp"
+#include "core/shape/source.hpp"
 #include "core/shape/steps.hpp"
-#include "core/shape/trace.hpp"
 
 namespace dotlane {
 namespace {
@@ -378,10 +377,7 @@ class Evaluation {
   }
 
   static std::vector<Line> start_lines(const Piece& piece, const Affine& shape, std::string& trouble) {
-    std::vector<Line> lines = piece.source.kind.empty() ? piece.lines
-                              : piece.source.kind == "picture"
-                                  ? traced_lines(*piece.source.picture, piece.source.values, trouble)
-                                  : ready_shape(piece.source.kind, piece.source.values, trouble);
+    std::vector<Line> lines = piece.source.kind.empty() ? piece.lines : source_lines(piece.source, trouble);
     return shape == Affine{} ? lines : mapped(std::move(lines), shape);
   }
 

@@ -6,8 +6,8 @@
 #include "core/geometry/measure.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
-#include "core/shape/ready.hpp"
-#include "core/shape/trace.hpp"
+#include "core/shape/lettering.hpp"
+#include "core/shape/source.hpp"
 
 namespace dotlane {
 namespace {
@@ -31,8 +31,20 @@ void dress_new(Project& project, Piece& piece, const std::vector<Line>& made) {
 
 std::vector<Line> made_by(const Source& source) {
   std::string trouble;
-  return source.kind == "picture" ? traced_lines(*source.picture, source.values, trouble)
-                                  : ready_shape(source.kind, source.values, trouble);
+  return source_lines(source, trouble);
+}
+
+/// The source's values with one changed. Lettering keeps what belongs together: single letters stay with theirs when
+/// the words change, and spacing follows the size.
+Values with_value(const Source& source, const std::string& key, const Value& value) {
+  if (source.kind == "lettering") {
+    if (key == "text") return with_text(source.values, std::get<std::string>(value));
+    const Reading take(*find_kind(shape_kinds(), "lettering"), source.values);
+    if (key == "size") return scaled_lettering(source.values, std::get<double>(value) / take.number("size"));
+  }
+  Values out = source.values;
+  out[key] = value;
+  return out;
 }
 
 Project put_on_top(Project project, Piece piece, int* id) {
@@ -133,7 +145,7 @@ Result<Project> set_source_value(Project project, int id, const std::string& key
   if (!spec) return project;
   if (auto ok = accept_all(*spec, {{key, value}}); !ok) return tl::unexpected<Error>(ok.error());
   Piece next = *piece;
-  next.source.values[key] = value;
+  next.source.values = with_value(next.source, key, value);
   if (next.source.kind != "picture") dress_new(project, next, made_by(next.source));
   return edit_piece(std::move(project), id, [&](Piece& p) { p = next; });
 }
@@ -307,6 +319,11 @@ Project only(const Project& project, int id) {
 /// Scales the source by these factors: its own numbers where they are a width and a height, else its placement.
 Project scale_source(Project project, int id, double sx, double sy, Vec fixed) {
   return edit_piece(std::move(project), id, [&](Piece& p) {
+    if (p.source.kind == "lettering" && std::abs(sx - sy) < 1e-12) {
+      // It grows from its own origin; the placement puts the corner back.
+      p.source.values = scaled_lettering(p.source.values, sx);
+      return;
+    }
     const KindSpec* spec = p.source.kind.empty() ? nullptr : find_kind(shape_kinds(), p.source.kind);
     const ValueSpec *w = spec ? spec->find("width") : nullptr, *h = spec ? spec->find("height") : nullptr;
     const bool upright = p.placement.a == 1 && p.placement.b == 0 && p.placement.c == 0 && p.placement.d == 1;

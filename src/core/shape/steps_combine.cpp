@@ -1,6 +1,7 @@
 #include <algorithm>
 #include <map>
 
+#include "core/geometry/unite_curves.hpp"
 #include "core/shape/line_set.hpp"
 
 namespace dotlane {
@@ -61,15 +62,23 @@ std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call) {
   }
   std::vector<std::size_t> gone;
   for (std::size_t g = 0; g < groups.size(); ++g) {
-    std::vector<Region> regions;
-    std::vector<Polyline> open;
+    // Each line by its own rule first: outlines then turn alike and cannot cancel.
+    Path all;
+    std::vector<Contour> open;
+    auto add = [&all](const Path& path) {
+      all.contours.insert(all.contours.end(), path.contours.begin(), path.contours.end());
+    };
     for (const std::size_t i : groups[g]) {
-      regions.push_back(region_of(*lines[i].path));
-      for (auto& chain : open_chains(lines[i])) open.push_back(std::move(chain));
+      add(united_curves(*lines[i].path));
+      std::copy_if(lines[i].path->contours.begin(), lines[i].path->contours.end(), std::back_inserter(open),
+                   [](const Contour& c) { return !c.closed; });
     }
-    if (g == 0 && !pieces.empty()) regions.push_back(covered_by(pieces, call));
+    const bool others = g == 0 && !pieces.empty();
+    if (others) add(refit(covered_by(pieces, call)));
+    if (others || groups[g].size() > 1) all = united_curves(all);
+    all.contours.insert(all.contours.end(), open.begin(), open.end());
     const std::size_t top = groups[g].back();
-    lines[top] = with_region(lines[top], unite(regions), open);
+    lines[top].path = std::move(all);
     gone.insert(gone.end(), groups[g].begin(), groups[g].end() - 1);
   }
   return without(std::move(lines), gone);

@@ -1,0 +1,294 @@
+#include "core/check/lettering_checks.hpp"
+
+#include <algorithm>
+#include <map>
+
+#include "core/geometry/centre_line.hpp"
+#include "core/project/kinds.hpp"
+#include "core/shape/letter_fit.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr std::size_t kMostPairs = 8;      // pairs that get a finding of their own
+constexpr std::size_t kMostClosedUp = 60;  // letters up to which the whole line's spacing is worked out here
+// Common practice, no published source: a pen or tip draws clean single-stroke capitals from eight tip widths up.
+constexpr double kTipsToCap = 8;
+
+const KindSpec& lettering_kind() {
+  static const KindSpec& kind = *find_kind(shape_kinds(), "lettering");
+  return kind;
+}
+
+std::string mm(double v) { return rounded_text(v, 2) + " mm"; }
+
+/// One piece of lettering, with what its recipe makes of the letters.
+struct Words {
+  const Project& project;
+  const DrawnPiece& drawn;
+  const Piece& piece;
+  Lettering lettering;
+  std::vector<Region> regions;
+  double scale = 1;     // mm on the mat to a mm of the lettering
+  bool joined = false;  // a step joins the letters
+  bool plain = true;    // no step changes outlines but joining and thickening
+  double thicker = 0;   // by which steps thicken strokes, mm on the mat
+  Role role = Role::cut;
+  const Tool* tool = nullptr;
+
+  [[nodiscard]] LineRef whole() const { return {piece.id, ""}; }
+  [[nodiscard]] Fix change(std::string label, Values values) const {
+    Fix fix{Fix::Kind::change_step, std::move(label), "", 0, {}, {}};
+    fix.step.id = 0;
+    fix.step.values = std::move(values);
+    return fix;
+  }
+  [[nodiscard]] FitLimits limits() const {
+    return {project.checks.sliver_mm / scale, project.checks.tiny_mm2 / (scale * scale)};
+  }
+};
+
+/// The values that differ from those the piece has.
+Values changed(const Values& before, const Values& after) {
+  Values out;
+  for (const auto& [key, value] : after) {
+    const auto old = before.find(key);
+    if (old == before.end() || !(old->second == value)) out[key] = value;
+  }
+  return out;
+}
+
+std::string pair_name(const Words& w, const LetterPair& pair) {
+  return name_of(w.lettering, pair.left) + " and " + name_of(w.lettering, pair.right);
+}
+
+/// The fix that shifts one pair, when a shift helps.
+std::optional<Fix> pair_fix(const Words& w, const LetterPair& pair) {
+  const auto shift = mending_shift(w.lettering, w.regions, pair, w.limits());
+  if (!shift || *shift == 0) return std::nullopt;
+  const std::string what = *shift < 0 ? "Tighten " : "Loosen ";
+  return w.change(
+      what + pair_name(w, pair) + " by " + mm(std::abs(*shift) * w.scale),
+      changed(w.piece.source.values, with_space_before(w.piece.source.values, w.lettering, pair.right, *shift)));
+}
+
+void pairs(const Words& w, std::vector<Finding>& out) {
+  std::size_t apart = 0, closed = 0;
+  std::optional<Fix> all;
+  if (w.lettering.letters.size() <= kMostClosedUp) {
+    if (auto values = closed_up(w.piece.source.values, w.limits()))
+      all = w.change("Close up all letters", changed(w.piece.source.values, *values));
+  }
+  auto add = [&](const char* code, const std::string& message, const LetterPair& pair) {
+    Finding f{code, Severity::warning, w.piece.name + ": " + message, {w.whole()}, {}};
+    if (auto fix = pair_fix(w, pair)) f.fixes.push_back(std::move(*fix));
+    if (all && !all->step.values.empty()) f.fixes.push_back(*all);
+    out.push_back(std::move(f));
+  };
+  for (const auto& fit : pair_fits(w.lettering, w.regions, w.limits())) {
+    if (!fit.touches && ++apart <= kMostPairs) {
+      add("letters-apart",
+          pair_name(w, fit.pair) + " do not " +
+              (fit.gap > 0 ? "touch; the gap is " + mm(fit.gap * w.scale) : std::string("hold; they hardly touch")) +
+              ". Tighten them, or they come apart.",
+          fit.pair);
+    }
+    if (fit.closed && ++closed <= kMostPairs) {
+      const auto& c = *fit.closed;
+      add("counter-closed",
+          "the counter of " + name_of(w.lettering, c.letter) + " is " +
+              (c.left_mm2 > 0 ? "cut down to " + rounded_text(c.left_mm2 * w.scale * w.scale, 2)
+                              : std::string("closed")) +
+              (c.left_mm2 > 0 ? " mm²" : "") + " by its neighbour (it was " +
+              rounded_text(c.was_mm2 * w.scale * w.scale, 2) + " mm²). Loosen the pair.",
+          fit.pair);
+    }
+  }
+  if (apart > kMostPairs || closed > kMostPairs) {
+    out.push_back(
+        {"letters-apart",
+         Severity::warning,
+         w.piece.name + ": " +
+             std::to_string(std::max(apart, kMostPairs) - kMostPairs + std::max(closed, kMostPairs) - kMostPairs) +
+             " more pairs of letters do not stand well. Close up the whole line.",
+         {w.whole()},
+         {}});
+  }
+}
+
+/// Letters that lie over one another although nothing joins them: every overlap would be cut.
+void overlaps(const Words& w, std::vector<Finding>& out) {
+  const auto all = neighbours(w.lettering);
+  const auto meets = [&](const LetterPair& p) { return distance_between(w.regions[p.left], w.regions[p.right]) == 0; };
+  const auto n = std::count_if(all.begin(), all.end(), meets);
+  if (n == 0) return;
+  const auto first = std::find_if(all.begin(), all.end(), meets);
+  Finding f{"letters-overlap",
+            Severity::warning,
+            w.piece.name + ": " + std::to_string(n) +
+                (n == 1 ? " pair of letters overlaps" : " pairs of letters overlap") + ", the first " +
+                pair_name(w, *first) + ", and the blade would cut through the strokes. Join them.",
+            {w.whole()},
+            {}};
+  Fix fix{Fix::Kind::add_step, "Join the letters", "", 0, {}, {}};
+  fix.step.kind = "join";
+  f.fixes.push_back(std::move(fix));
+  out.push_back(std::move(f));
+}
+
+/// The thinnest stroke and the smallest closed part, told for the tool that follows the outline.
+void fitness(const Words& w, std::vector<Finding>& out) {
+  const bool cut = w.role == Role::cut;
+  const double tip = w.tool ? w.tool->tip_width_mm : 0;
+  const double thin_limit = cut ? w.project.checks.sliver_mm : 2 * tip;
+  struct Worst {
+    std::size_t letter = 0;
+    double value = std::numeric_limits<double>::infinity();
+  };
+  Worst thin, small, narrow;
+  std::map<std::vector<unsigned>, double> strokes;  // thinnest stroke by forms, em
+  for (std::size_t i = 0; i < w.lettering.letters.size(); ++i) {
+    const Letter& letter = w.lettering.letters[i];
+    if (letter.blank) continue;
+    const auto [known, fresh] = strokes.try_emplace(letter.forms, std::numeric_limits<double>::infinity());
+    if (fresh) {
+      for (const unsigned form : letter.forms) {
+        const double width = narrowest(w.lettering.face->centre_lines(form)).width;
+        if (width > 0) known->second = std::min(known->second, width);
+      }
+    }
+    // Narrowed letters are thinned across; the smaller of both scales is on the safe side.
+    const double width = known->second * std::min(letter.em_across, letter.em_down) * w.scale + w.thicker;
+    if (width < thin.value) thin = {i, width};
+    for (const auto& ring : w.regions[i].rings) {
+      const double signed_area = signed_area_of(ring);
+      Region own{{ring}};
+      if (signed_area < 0) std::reverse(own.rings.front().begin(), own.rings.front().end());
+      if (w.thicker != 0)
+        own = offset(own, (signed_area < 0 ? -w.thicker : w.thicker) / 2 / w.scale, {Corners::round, 4, 0.01});
+      const double area = area_of(own) * w.scale * w.scale;
+      if (area < small.value) small = {i, area};
+      // A counter narrower than the tip fills up.
+      if (!cut && tip > 0 && signed_area < 0 && narrow.value > 0 &&
+          offset(own, -tip / 2 / w.scale, {Corners::mitre, 4, 0.01}).empty())
+        narrow = {i, 0};
+    }
+  }
+  const double cap = w.lettering.cap_height * w.scale;
+  auto larger = [&](double factor, Finding& f) {
+    // Up to a full millimetre of capitals, so that what is proposed is what people would type.
+    const double wanted = std::ceil(cap * factor * 2) / 2;
+    const Reading take(lettering_kind(), w.piece.source.values);
+    f.fixes.push_back(w.change("Make capitals " + mm(wanted) + " high",
+                               {{"size", std::min(take.number("size") * wanted / cap, 3000.0)}}));
+  };
+  if (thin.value < thin_limit) {
+    Finding f{
+        "letters-thin",
+        Severity::warning,
+        w.piece.name + ": " + name_of(w.lettering, thin.letter) + " is only " + mm(thin.value) +
+            " thin at its thinnest; " +
+            (cut ? "under " + mm(thin_limit) + " it tears." : "the " + mm(tip) + " tip draws both its sides in one.") +
+            " It takes capitals of " + mm(std::ceil(cap * thin_limit / thin.value * 2) / 2) + " (now " + mm(cap) +
+            "), or thicker strokes.",
+        {w.whole()},
+        {}};
+    Fix fix{Fix::Kind::add_step, "Thicken by " + mm(std::ceil((thin_limit - thin.value) * 20) / 20), "", 0, {}, {}};
+    fix.step.kind = "thicken";
+    fix.step.values["by"] = std::ceil((thin_limit - thin.value) * 20) / 20;
+    f.fixes.push_back(std::move(fix));
+    larger(thin_limit / thin.value, f);
+    out.push_back(std::move(f));
+  }
+  const double area_limit = w.project.checks.tiny_mm2;
+  if (cut && small.value < area_limit) {
+    const double factor = std::sqrt(area_limit / std::max(small.value, 1e-6));
+    Finding f{"letters-small",
+              Severity::warning,
+              w.piece.name + ": the smallest counter or dot, in " + name_of(w.lettering, small.letter) + ", has " +
+                  rounded_text(small.value, 2) + " mm² and is hard to weed. It takes capitals of " +
+                  mm(std::ceil(cap * factor * 2) / 2) + " (now " + mm(cap) + ").",
+              {w.whole()},
+              {}};
+    larger(factor, f);
+    out.push_back(std::move(f));
+  }
+  if (!cut && narrow.value == 0) {
+    out.push_back({"letters-small",
+                   Severity::warning,
+                   w.piece.name + ": the " + mm(tip) + " tip fills the counter of " +
+                       name_of(w.lettering, narrow.letter) + ". Make the letters larger, or choose a finer tip.",
+                   {w.whole()},
+                   {}});
+  }
+}
+
+/// Single strokes drawn with a tip that is broad for their height.
+void stroke_fitness(const Words& w, std::vector<Finding>& out) {
+  const double tip = w.tool ? w.tool->tip_width_mm : 0, cap = w.lettering.cap_height * w.scale;
+  if (!(tip > 0) || cap >= kTipsToCap * tip) return;
+  const double wanted = std::ceil(kTipsToCap * tip * 2) / 2;
+  Finding f{"letters-small",
+            Severity::warning,
+            w.piece.name + ": capitals of " + mm(cap) + " are small for a tip of " + mm(tip) +
+                "; loops fill up. From " + mm(wanted) + " they stay clear.",
+            {w.whole()},
+            {}};
+  const Reading take(lettering_kind(), w.piece.source.values);
+  f.fixes.push_back(w.change("Make capitals " + mm(wanted) + " high",
+                             {{"size", std::min(take.number("size") * wanted / cap, 3000.0)}}));
+  out.push_back(std::move(f));
+}
+
+}  // namespace
+
+std::vector<Finding> check_lettering(const Project& project, const Drawing& drawing) {
+  std::vector<Finding> out;
+  for (const auto& drawn : drawing.pieces) {
+    const Piece* piece = find_piece(project, drawn->piece->id);
+    if (!piece || piece->source.kind != "lettering" || drawn->piece->lines.empty()) continue;
+    Words w{project, *drawn, *piece, set_lettering(piece->source.values), {}};
+    if (!w.lettering.face) continue;
+    w.scale = std::sqrt(std::abs(piece->placement.determinant()));
+    for (const auto& step : piece->steps) {
+      if (!step.on) continue;
+      const KindSpec* kind = find_kind(step_kinds(), step.kind);
+      if (step.kind == "join") {
+        w.joined = true;
+      } else if (step.kind == "thicken") {
+        w.thicker += Reading(*kind, step.values).number("by");
+      } else if (kind && kind->group != "Place") {
+        w.plain = false;
+      } else if (step.kind == "scale") {
+        w.plain = false;
+      }
+    }
+    const Line& line = drawn->piece->lines.front();
+    w.role = line.role;
+    w.tool = find_tool(project, line.tool);
+    if (!w.lettering.face->about().outlines_allowed) {
+      out.push_back({"outlines-reserved",
+                     Severity::info,
+                     piece->name + ": the typeface " + w.lettering.face->about().name +
+                         " says that its outlines may not be used freely. Read its licence, or choose another.",
+                     {w.whole()},
+                     {}});
+    }
+    if (!runs(w.role)) continue;
+    if (w.lettering.strokes) {
+      stroke_fitness(w, out);
+      continue;
+    }
+    w.regions = letter_regions(w.lettering);
+    if (w.joined) {
+      pairs(w, out);
+    } else if (w.role == Role::cut && w.plain) {
+      overlaps(w, out);
+    }
+    if (w.plain) fitness(w, out);
+  }
+  return out;
+}
+
+}  // namespace dotlane

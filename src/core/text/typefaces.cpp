@@ -1,0 +1,163 @@
+#include "core/text/typefaces.hpp"
+
+#include <fontconfig/fontconfig.h>
+
+#include <algorithm>
+#include <filesystem>
+#include <mutex>
+#include <set>
+
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+struct Shipped {
+  const char *name, *file, *summary;
+};
+
+// Names as the fonts call themselves; their licences lie beside them.
+constexpr Shipped kShipped[] = {
+    {"Dancing Script Bold", "DancingScript-Bold.otf", "a lively script whose letters touch"},
+    {"Lobster Two Bold Italic", "Lobster.otf", "a heavy script whose letters touch"},
+    {"Bebas Neue Bold", "BebasNeue-Bold.otf", "bold capitals"},
+    {"Yanone Kaffeesatz", "YanoneKaffeesatz-Regular.otf", "narrow, with other forms of letters"},
+    {"Comfortaa Bold", "Comfortaa-Bold.ttf", "round strokes, even width"},
+    {"Roboto Slab Bold", "RobotoSlab-Bold.otf", "sturdy, with slab feet"},
+    {"EB Garamond 12 Italic", "EBGaramond12-Italic.otf", "a fine italic with swashes"},
+    {"Hershey Plain", "futural.jhf", "one stroke, upright"},
+    {"Hershey Roman", "rowmans.jhf", "one stroke, drawn a little finer"},
+    {"Hershey Script", "scripts.jhf", "one stroke, joined script"},
+    {"Hershey Cursive", "cursive.jhf", "one stroke, upright cursive"},
+};
+
+constexpr const char* kEndings[] = {".ttf", ".otf", ".ttc", ".otc", ".jhf"};  // of font files
+
+std::string text_of(FcPattern* pattern, const char* key) {
+  FcChar8* text = nullptr;
+  return FcPatternGetString(pattern, key, 0, &text) == FcResultMatch ? reinterpret_cast<const char*>(text) : "";
+}
+
+std::vector<Typeface> of_the_system() {
+  std::vector<Typeface> out;
+  FcConfig* config = FcInitLoadConfigAndFonts();
+  if (!config) return out;
+  FcPattern* any = FcPatternCreate();
+  FcObjectSet* keys = FcObjectSetBuild(FC_FAMILY, FC_STYLE, FC_FILE, FC_INDEX, FC_OUTLINE, FC_FONTFORMAT, nullptr);
+  FcFontSet* all = FcFontList(config, any, keys);
+  std::set<std::string> names;
+  for (int i = 0; all && i < all->nfont; ++i) {
+    FcPattern* p = all->fonts[i];
+    FcBool outline = FcFalse;
+    int index = 0;
+    FcPatternGetBool(p, FC_OUTLINE, 0, &outline);
+    FcPatternGetInteger(p, FC_INDEX, 0, &index);
+    const std::string format = text_of(p, FC_FONTFORMAT);
+    // The upper half of the index names an instance of a variable face; those are reached by its axes.
+    if (!outline || (format != "TrueType" && format != "CFF") || index >= 1 << 16) continue;
+    Typeface face;
+    face.name = text_of(p, FC_FAMILY);
+    const std::string style = text_of(p, FC_STYLE);
+    if (!style.empty() && style != "Regular") face.name += " " + style;
+    face.file = text_of(p, FC_FILE);
+    face.index = index;
+    if (names.insert(face.name).second) out.push_back(std::move(face));
+  }
+  if (all) FcFontSetDestroy(all);
+  FcObjectSetDestroy(keys);
+  FcPatternDestroy(any);
+  FcConfigDestroy(config);
+  std::sort(out.begin(), out.end(), [](const Typeface& a, const Typeface& b) { return a.name < b.name; });
+  return out;
+}
+
+/// Faces that stay open: as many as a project is likely to use at a time.
+class OpenFaces {
+ public:
+  using Key = std::tuple<std::string, int, AxisValues>;
+  Result<std::shared_ptr<const Face>> open(const Key& key) {
+    {
+      const std::lock_guard lock(mutex_);
+      const auto found = std::find_if(faces_.begin(), faces_.end(), [&](const auto& f) { return f.first == key; });
+      if (found != faces_.end()) {
+        std::rotate(faces_.begin(), found, found + 1);
+        return faces_.front().second;
+      }
+    }
+    auto face = open_face(std::get<0>(key), std::get<1>(key), std::get<2>(key));
+    if (!face) return face;
+    const std::lock_guard lock(mutex_);
+    faces_.insert(faces_.begin(), {key, *face});
+    if (faces_.size() > kMost) faces_.pop_back();
+    return face;
+  }
+
+ private:
+  static constexpr std::size_t kMost = 32;
+  std::mutex mutex_;
+  std::vector<std::pair<Key, std::shared_ptr<const Face>>> faces_;  // the latest first
+};
+
+}  // namespace
+
+std::string typefaces_folder() {
+  namespace fs = std::filesystem;
+  std::error_code trouble;
+  const fs::path program = fs::read_symlink("/proc/self/exe", trouble);
+  const fs::path installed = program.parent_path().parent_path() / "share" / "dot-lane" / "typefaces";
+  if (!trouble && fs::is_directory(installed, trouble)) return installed.string();
+  return DOTLANE_TYPEFACES;
+}
+
+const std::vector<Typeface>& shipped_typefaces() {
+  static const std::vector<Typeface> all = [] {
+    std::vector<Typeface> out;
+    for (const auto& s : kShipped) {
+      const std::string file = s.file;
+      out.push_back({s.name, s.summary, typefaces_folder() + "/" + file, 0, true, file.ends_with(".jhf")});
+    }
+    return out;
+  }();
+  return all;
+}
+
+const std::vector<Typeface>& typefaces() {
+  static const std::vector<Typeface> all = [] {
+    std::vector<Typeface> out = shipped_typefaces();
+    for (auto& face : of_the_system()) {
+      const bool known = std::any_of(out.begin(), out.end(), [&](const Typeface& t) { return t.name == face.name; });
+      if (!known) out.push_back(std::move(face));
+    }
+    return out;
+  }();
+  return all;
+}
+
+const std::string& standard_typeface() {
+  static const std::string name = kShipped[0].name;
+  return name;
+}
+
+Result<std::shared_ptr<const Face>> find_face(const std::string& name, const AxisValues& axes) {
+  static OpenFaces open;
+  auto find = [&](const std::vector<Typeface>& faces) -> const Typeface* {
+    const auto found = std::find_if(faces.begin(), faces.end(), [&](const Typeface& t) { return t.name == name; });
+    return found == faces.end() ? nullptr : &*found;
+  };
+  const Typeface* face = find(shipped_typefaces());
+  const auto mark = name.rfind('#');
+  const std::string path = lower_case(name.substr(0, mark));
+  const bool is_file =
+      std::any_of(std::begin(kEndings), std::end(kEndings), [&](const char* e) { return path.ends_with(e); });
+  if (!face && !is_file) face = find(typefaces());
+  if (face) return open.open({face->file, face->index, axes});
+  if (!is_file) {
+    return fail(ErrorKind::bad_request, "there is no typeface \"" + name +
+                                            "\" on this machine; choose another, install it, or name its font file");
+  }
+  const auto index = mark == std::string::npos ? std::nullopt : to_integer(std::string_view(name).substr(mark + 1));
+  if (!index || *index < 0 || *index > 0xffff) return open.open({name, 0, axes});
+  return open.open({name.substr(0, mark), static_cast<int>(*index), axes});
+}
+
+}  // namespace dotlane
