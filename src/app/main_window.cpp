@@ -36,6 +36,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   resize(1280, 800);
   run_ = new RunController(session_, link ? std::move(link) : std::make_unique<SimCutterLink>(), this);
 
+  typing_ = new Typing(session_, this);
+
   auto* centre = new QWidget(this);
   set_kind(centre, "ground");
   setCentralWidget(centre);
@@ -53,7 +55,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   stack->setSpacing(0);
   notice_ = new Notice(middle);
   stack->addWidget(notice_);
-  bench_ = new Bench(session_, middle);
+  bench_ = new Bench(session_, *typing_, middle);
   stack->addWidget(bench_, 1);
   grid->addWidget(middle, 1, 1);
   panels_ = new QStackedWidget(centre);
@@ -76,6 +78,12 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
 
   addFileActions();
   shapes_ = new ShapeActions(session_, actions_, *notice_, this);
+  lettering_ = new LetteringActions(session_, *typing_, actions_, *notice_, this);
+  recipe_->useLettering(lettering_->desk());
+  connect(lettering_, &LetteringActions::made, this, [this] {
+    setStage(Stage::draft);
+    recipe_->openStep(0);
+  });
   addEditActions();
   addViewActions();
   recipe_->addMenus(actions_);
@@ -160,9 +168,10 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
 }
 
 MainWindow::~MainWindow() {
-  // What holds on to the session goes before it.
+  // What holds on to the session goes before it, and before the caret what shows it.
   delete run_;
   delete takeCentralWidget();
+  delete typing_;
 }
 
 void MainWindow::watchRun() {
@@ -497,6 +506,7 @@ void MainWindow::updateActions() {
   for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
   shapes_->update();
+  lettering_->update();
   enable("run-start", some && !run_->active());
   enable("run-cancel", run_->active());
 }

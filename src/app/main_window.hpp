@@ -8,6 +8,7 @@
 #include "app/bench/bench.hpp"
 #include "app/lanes.hpp"
 #include "app/ledger/ledger.hpp"
+#include "app/lettering/lettering_actions.hpp"
 #include "app/notice.hpp"
 #include "app/panels/passes_panel.hpp"
 #include "app/panels/second_look.hpp"
@@ -28,6 +29,7 @@ class MainWindow : public QMainWindow {
   [[nodiscard]] Session& session() { return session_; }
   [[nodiscard]] RunController& run() { return *run_; }
   [[nodiscard]] Bench& bench() { return *bench_; }
+  [[nodiscard]] Typing& typing() { return *typing_; }
   [[nodiscard]] Lanes& lanes() { return *lanes_; }
   [[nodiscard]] Actions& actions() { return actions_; }
   [[nodiscard]] Stage stage() const { return stage_; }
@@ -60,11 +62,13 @@ class MainWindow : public QMainWindow {
   Session session_;
   RunController* run_;
   Actions actions_;
+  Typing* typing_;
   TopBar* top_;
   Ledger* ledger_;
   Bench* bench_;
   Notice* notice_;
   ShapeActions* shapes_ = nullptr;
+  LetteringActions* lettering_ = nullptr;
   class RecipePanel* recipe_;
   QStackedWidget* panels_;
   PassesPanel* passes_;

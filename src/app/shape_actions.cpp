@@ -68,7 +68,8 @@ ShapeActions::ShapeActions(Session& session, Actions& actions, Notice& notice, Q
 void ShapeActions::addShapeActions() {
   Strokes strokes(Qt::Key_N);
   for (const auto& kind : shape_kinds()) {
-    if (kind.kind == "picture" || kind.kind == "pieces") continue;
+    // These come about in other ways.
+    if (kind.kind == "picture" || kind.kind == "pieces" || kind.kind == "lettering") continue;
     const QString label = qs(kind.label);
     actions_.add(QStringLiteral("shape-") + qs(kind.kind), tr("New shape: %1").arg(label), strokes.next(label),
                  [this, kind, label] {

@@ -1,6 +1,7 @@
 #include "app/shots.hpp"
 
 #include <QApplication>
+#include <QDialog>
 #include <QDir>
 #include <QElapsedTimer>
 #include <functional>
@@ -84,6 +85,28 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     window.session().select({{piece->id, ""}});
     window.openStep(0);
     shoot("traced");
+    break;
+  }
+  for (const auto& piece : window.session().project().pieces) {
+    if (piece->source.kind != "lettering") continue;
+    window.session().select({{piece->id, ""}});
+    window.openStep(0);
+    window.session().settle();
+    window.typing().begin(piece->id);
+    shoot("lettering");
+    for (const auto& [action, dialog, name] : {std::tuple{"lettering-face", "faceChooser", "typefaces"},
+                                               {"lettering-forms", "letterformPicker", "letterforms"}}) {
+      window.actions().find(QString::fromLatin1(action))->trigger();
+      window.session().settle();
+      wait_for([] { return false; }, 60);
+      if (auto* box = window.findChild<QDialog*>(QString::fromLatin1(dialog))) {
+        files.push_back(folder + "/" + name + ".png");
+        if (!box->grab().save(qs(files.back())))
+          trouble = fail(ErrorKind::unreadable, "cannot be written", files.back());
+        box->reject();
+      }
+    }
+    window.typing().end();
     break;
   }
   select_first();

@@ -58,6 +58,8 @@ QToolButton::menu-indicator { image: none; width: 0; }
 QLineEdit, QComboBox, QSpinBox { background: transparent; border: 1px solid transparent; border-radius: 6px; padding: 2px 5px; min-height: 18px; selection-background-color: @accent; selection-color: @on_accent; }
 QLineEdit:hover, QComboBox:hover, QSpinBox:hover { background: @field; border-color: @hairline; }
 QLineEdit:focus, QComboBox:focus, QSpinBox:focus { background: @field; border: 2px solid @accent; padding: 1px 4px; }
+QPlainTextEdit { background: @field; border: 1px solid @hairline; border-radius: 6px; padding: 1px; }
+QPlainTextEdit:focus { border: 2px solid @accent; padding: 0; }
 QLineEdit[kind="boxed"], QComboBox[kind="boxed"] { background: @field; border: 1px solid @hairline; }
 QLineEdit[kind="boxed"]:focus, QComboBox[kind="boxed"]:focus { border: 2px solid @accent; }
 QLineEdit[kind="number"] { font-weight: 600; }

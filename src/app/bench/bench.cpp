@@ -26,7 +26,7 @@ constexpr double kScreenPxPerMm = 96 / kMmPerInch;
 
 }  // namespace
 
-Bench::Bench(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent), session_(session), typing_(typing) {
   setObjectName(QStringLiteral("bench"));
   setAccessibleName(tr("Bench"));
   setAccessibleDescription(tr("Mat, sheets and pieces at true scale. Arrow keys move the selected pieces."));
@@ -69,6 +69,11 @@ Bench::Bench(Session& session, QWidget* parent) : QWidget(parent), session_(sess
     if (!loads.empty()) setLoad(next == loads.end() ? loads.front() : *next);
   });
 
+  connect(&typing_, &Typing::changed, this, qOverload<>(&QWidget::update));
+  connect(&typing_, &Typing::activeChanged, this, [this](bool on) {
+    setAttribute(Qt::WA_InputMethodEnabled, on);
+    if (on) setFocus(Qt::OtherFocusReason);
+  });
   connect(&session_, &Session::changed, this, &Bench::refresh);
   connect(&session_, &Session::changed, this, &Bench::updateLoads);
   connect(&session_, &Session::derivedChanged, this, [this] { update(); });
@@ -254,7 +259,7 @@ std::vector<Bench::Handle> Bench::handles() const {
   const auto pieces = session_.selectedPieces();
   const auto& selection = session_.selection();
   const bool whole = selection.size() == 1 && selection.front().line.empty() && pieces.size() == 1;
-  if (!whole || record_ || scrub_ >= 0) return {};
+  if (!whole || record_ || scrub_ >= 0 || typing_.active()) return {};
   const QRectF r = view_.to_px(selectionBounds());
   const QPointF c = r.center();
   return {{{1, 1}, true, true, Qt::SizeFDiagCursor, r.topLeft()},
@@ -313,6 +318,7 @@ void Bench::paintEvent(QPaintEvent*) {
   const Project& project = session_.project();
   if (!stacked_) paint_sheet_names(p, view_, project, load_);
   paintSelection(p);
+  typing_.paint(p, view_);
   if (project.pieces.empty()) paint_empty_bench(p, canvas());
   const Box shown = session_.selection().empty() ? Box{} : selectionBounds();
   paint_rulers(p, QRectF(rect()), view_, project.unit, shown, theme());
@@ -421,6 +427,13 @@ void Bench::mousePressEvent(QMouseEvent* event) {
     pickContour(press_, event->modifiers() & Qt::ShiftModifier);
     return;
   }
+  if (typing_.active()) {
+    if (typing_.press(view_.to_mm(press_), event->modifiers() & Qt::ShiftModifier)) {
+      drag_ = Drag::mark;
+      return;
+    }
+    typing_.end();
+  }
   press_bounds_ = selectionBounds();
   for (const auto& h : handles()) {
     if (QRectF(h.at.x() - 6, h.at.y() - 6, 12, 12).contains(press_)) {
@@ -493,6 +506,9 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
                       tr("Resize"), "size-" + std::to_string(drag_count_));
       break;
     }
+    case Drag::mark:
+      typing_.drag(view_.to_mm(at));
+      break;
     case Drag::band:
       band_ = QRectF(press_, at).normalized();
       update();
@@ -510,7 +526,7 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
     setCursor(space_ ? Qt::OpenHandCursor : Qt::ArrowCursor);
     return;
   }
-  if (event->button() != Qt::LeftButton) return;
+  if (event->button() != Qt::LeftButton || drag == Drag::mark) return;
   session_.seal();
   if (drag == Drag::band && moved_) {
     const Vec a = view_.to_mm(band_.topLeft()), b = view_.to_mm(band_.bottomRight());
@@ -539,7 +555,12 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
 void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
   // Inside a group a double click means the single piece, on that piece the single line.
   const auto found = hit(event->position());
-  if (found && session_.selectedPieces().size() > 1) {
+  const Piece* piece = found ? find_piece(session_.project(), found->piece) : nullptr;
+  if (piece && piece->source.kind == "lettering" && !record_ && scrub_ < 0) {
+    session_.select({{found->piece, ""}});
+    typing_.begin(found->piece, view_.to_mm(event->position()));
+    drag_ = Drag::mark;
+  } else if (found && session_.selectedPieces().size() > 1) {
     session_.select({{found->piece, ""}});
   } else if (found && !found->line.empty()) {
     session_.select({*found});
@@ -568,7 +589,24 @@ void Bench::nudge(double dx, double dy) {
   session_.commit(move_pieces(session_.project(), pieces, {dx, dy}), tr("Nudge"), "nudge");
 }
 
+bool Bench::event(QEvent* event) {
+  // While typing, keys that other actions have for shortcuts are letters first.
+  if (event->type() == QEvent::ShortcutOverride && typing_.active() && Typing::wants(static_cast<QKeyEvent*>(event))) {
+    event->accept();
+    return true;
+  }
+  return QWidget::event(event);
+}
+
+void Bench::inputMethodEvent(QInputMethodEvent* event) { typing_.compose(event); }
+
+QVariant Bench::inputMethodQuery(Qt::InputMethodQuery query) const {
+  const QVariant known = typing_.ask(query, view_);
+  return known.isValid() ? known : QWidget::inputMethodQuery(query);
+}
+
 void Bench::keyPressEvent(QKeyEvent* event) {
+  if (typing_.key(event)) return;
   const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
   switch (event->key()) {
     case Qt::Key_Left:

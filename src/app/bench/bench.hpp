@@ -7,6 +7,7 @@
 #include <QWidget>
 
 #include "app/bench/art_layer.hpp"
+#include "app/lettering/typing.hpp"
 #include "app/session.hpp"
 #include "core/job/run_record.hpp"
 #include "device/cutter_link.hpp"
@@ -17,7 +18,7 @@ namespace dotlane {
 class Bench : public QWidget {
   Q_OBJECT
  public:
-  explicit Bench(Session& session, QWidget* parent = nullptr);
+  Bench(Session& session, Typing& typing, QWidget* parent = nullptr);
 
   void zoomToFit();
   void zoomToSelection();
@@ -67,9 +68,12 @@ class Bench : public QWidget {
   void dropEvent(QDropEvent* event) override;
   void changeEvent(QEvent* event) override;
   void focusInEvent(QFocusEvent* event) override;
+  bool event(QEvent* event) override;
+  void inputMethodEvent(QInputMethodEvent* event) override;
+  [[nodiscard]] QVariant inputMethodQuery(Qt::InputMethodQuery query) const override;
 
  private:
-  enum class Drag { none, pan, move, size, band };
+  enum class Drag { none, pan, move, size, band, mark };
   struct Handle {
     Vec anchor;  // the opposite place in the bounds, 0..1 each way
     bool across = false, along = false;
@@ -95,6 +99,7 @@ class Bench : public QWidget {
   void updateLoads();
 
   Session& session_;
+  Typing& typing_;
   View view_;
   bool fitted_ = true;  // keep fitting while the window changes size
   int load_ = 1;

@@ -186,9 +186,9 @@ Ledger::Ledger(Session& session, QWidget* parent) : QWidget(parent), session_(se
 
 void Ledger::addButtons(const Actions& actions) {
   auto* row = new QHBoxLayout;
-  row->setContentsMargins(14, 8, 14, 12);
-  row->setSpacing(8);
-  for (const auto& [id, text] : {std::pair{"bring-in", tr("Bring in…")}}) {
+  row->setContentsMargins(8, 8, 8, 12);
+  row->setSpacing(6);
+  for (const auto& [id, text] : {std::pair{"bring-in", tr("Bring in")}, std::pair{"lettering-new", tr("Words")}}) {
     QAction* action = actions.find(QString::fromLatin1(id));
     auto* button = new QPushButton(text, this);
     button->setObjectName(QStringLiteral("ledger-") + QString::fromLatin1(id));
@@ -196,14 +196,14 @@ void Ledger::addButtons(const Actions& actions) {
     button->setEnabled(action->isEnabled());
     connect(button, &QPushButton::clicked, action, &QAction::trigger);
     connect(action, &QAction::changed, button, [button, action] { button->setEnabled(action->isEnabled()); });
-    row->addWidget(button, 1);
+    row->addWidget(button);
   }
-  auto* shape = new QPushButton(tr("New shape"), this);
+  auto* shape = new QPushButton(tr("Shape"), this);
   shape->setObjectName(QStringLiteral("newShape"));
   auto* menu = new QMenu(shape);
   fill_shape_menu(*menu, actions);
   shape->setMenu(menu);
-  row->addWidget(shape, 1);
+  row->addWidget(shape);
   static_cast<QVBoxLayout*>(layout())->addLayout(row);
 }
 

@@ -19,6 +19,7 @@ class RecipePanel : public Panel {
   RecipePanel(Session& session, QWidget* parent);
   /// The button that adds steps, and those that combine and align, carry these actions.
   void addMenus(const Actions& actions);
+  void useLettering(LetteringDesk desk) { steps_->useLettering(std::move(desk)); }
   /// Opens the values of a step; 0 is the source.
   void openStep(int step) { steps_->open(step); }
 

@@ -163,14 +163,25 @@ void RecipeSteps::addFields(Stop& stop, const Piece& piece, const Values& values
   form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
   for (const auto& spec : stop.kind->values) {
     const auto given = values.find(spec.key);
-    auto* field = make_value_field(spec, given == values.end() ? spec.standard : given->second,
-                                   {session_.project().unit, piece.id}, session_, stop.values,
-                                   [this, id = stop.step, key = spec.key](const Value& v) { change(id, key, v); });
+    const bool lettering = stop.kind->kind == "lettering" && desk_.typing;
+    QWidget* own = lettering ? make_lettering_field(spec, desk_, session_, stop.values) : nullptr;
+    auto* field =
+        own ? own
+            : make_value_field(spec, given == values.end() ? spec.standard : given->second,
+                               {session_.project().unit, piece.id}, session_, stop.values,
+                               [this, id = stop.step, key = spec.key](const Value& v) { change(id, key, v); });
     auto* label = make_label(qs(spec.label), "quiet", stop.values);
     label->setFixedWidth(96);
-    form->addRow(label, field);
+    const bool block = own && (spec.type == ValueType::letters || spec.key == "axes");
+    if (block) {  // fields of its own, with labels of their own
+      label->hide();
+      form->addRow(field);
+    } else {
+      form->addRow(label, field);
+    }
     stop.fields.push_back({&spec, field});
   }
+  stop.form = form;
   static_cast<QVBoxLayout*>(stop.values->layout())->addLayout(form);
 }
 
@@ -197,10 +208,14 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
     for (const auto& step : piece.steps) {
       if (step.id == stop.step) values = &step.values;
     }
-    if (values) {
+    if (values && stop.form) {
+      const Reading take(*stop.kind, *values);
       for (const auto& [spec, field] : stop.fields) {
         const auto given = values->find(spec->key);
         show_value(field, *spec, given == values->end() ? spec->standard : given->second, unit);
+        const bool idle = (!spec->unless_key.empty() && take.is(spec->unless_key, spec->unless_word.c_str())) ||
+                          field->property("idle").toBool();
+        if (stop.form->isRowVisible(field) == idle) stop.form->setRowVisible(field, !idle);
       }
     }
     QString figure, detail, trouble;

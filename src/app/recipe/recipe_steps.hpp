@@ -1,11 +1,13 @@
 // The recipe as a lane of stops: the source first, then every step, each with its figures and, when open, its values.
 #pragma once
 
+#include <QFormLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
 #include <QWidget>
 
+#include "app/lettering/lettering_fields.hpp"
 #include "app/session.hpp"
 #include "core/project/kinds.hpp"
 
@@ -16,6 +18,8 @@ class RecipeSteps : public QWidget {
  public:
   RecipeSteps(Session& session, QWidget* parent);
 
+  /// Lettering brings fields of its own.
+  void useLettering(LetteringDesk desk) { desk_ = std::move(desk); }
   /// Shows the piece's recipe, or nothing for 0. Rows stay as they are while only figures and values change.
   void show(int piece);
   /// Opens the step's values; 0 is the source.
@@ -35,6 +39,7 @@ class RecipeSteps : public QWidget {
     QPushButton* head = nullptr;
     QLabel *detail = nullptr, *figure = nullptr, *trouble = nullptr;
     QWidget* values = nullptr;
+    QFormLayout* form = nullptr;
     std::vector<std::pair<const ValueSpec*, QWidget*>> fields;
     bool on = true;
   };
@@ -48,6 +53,7 @@ class RecipeSteps : public QWidget {
 
   Session& session_;
   QVBoxLayout* column_;
+  LetteringDesk desk_;
   int piece_ = 0, open_ = -1;
   std::string shown_;  // what the rows were built for
   std::vector<Stop> stops_;

@@ -131,6 +131,7 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
       field = button;
       break;
     }
+    case ValueType::letters:
     case ValueType::spots: {
       field = make_label({}, "quiet", parent);
       break;
@@ -166,7 +167,7 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
   } else if (auto* edit = qobject_cast<QLineEdit*>(field)) {
     const auto* v = std::get_if<std::string>(&value);
     if (v && !edit->hasFocus()) edit->setText(qs(*v));
-  } else if (auto* button = qobject_cast<QPushButton*>(field)) {
+  } else if (auto* button = spec.type == ValueType::pieces ? qobject_cast<QPushButton*>(field) : nullptr) {
     QVariantList ids;
     if (const auto* list = std::get_if<std::vector<double>>(&value)) {
       for (const double id : *list) ids.append(static_cast<int>(id));

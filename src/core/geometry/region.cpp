@@ -87,7 +87,7 @@ Region combine(const Region& a, const Region& b, Operation operation) {
 
 }  // namespace
 
-Region region_of(const std::vector<Ring>& rings, FillRule rule) {
+Region region_of(const std::vector<Ring>& rings, FillRule rule, Detail detail) {
   std::vector<ClipperLib::Paths> each;
   for (const auto& ring : rings) {
     if (ring.size() > 2) each.push_back({grid::to_grid(ring)});
@@ -103,7 +103,7 @@ Region region_of(const std::vector<Ring>& rings, FillRule rule) {
       return;
     }
     // Dense rings that cross themselves would take minutes as they are.
-    if (vertices_in(grid::to_region(together)) > 2 * kDense) {
+    if (detail == Detail::enough && vertices_in(grid::to_region(together)) > 2 * kDense) {
       for (auto& ring : together) ring = grid::to_grid(thinned(grid::to_mm(ring), kDenseDetail));
     }
     ClipperLib::Clipper clipper;

@@ -27,8 +27,10 @@ inline constexpr double kChord = 0.002;
 /// What the closed contours enclose under the path's fill rule, curves flattened within `chord` mm. Contours that cross
 /// themselves, touch, double back or turn the wrong way are resolved; open ones enclose nothing.
 [[nodiscard]] Region region_of(const Path& path, double chord = kChord);
+/// Whether very dense rings that cross themselves may be thinned before they are resolved.
+enum class Detail { enough, all };
 /// The same for closed rings as they are, in any direction and state.
-[[nodiscard]] Region region_of(const std::vector<Ring>& rings, FillRule rule);
+[[nodiscard]] Region region_of(const std::vector<Ring>& rings, FillRule rule, Detail detail = Detail::enough);
 
 [[nodiscard]] Region unite(const std::vector<Region>& regions);
 [[nodiscard]] Region subtract(const Region& from, const Region& what);

@@ -3,6 +3,9 @@
 #include <algorithm>
 #include <array>
 #include <cstdint>
+#include <limits>
+#include <numeric>
+#include <tuple>
 #include <unordered_map>
 
 #include "core/geometry/flatten.hpp"
@@ -14,13 +17,7 @@ namespace {
 constexpr double kOnLine = 5e-6;  // mm: a vertex this near an edge lies on it (the grid rounds to 1 nm)
 constexpr int kMostDropped = 64;  // vertices in line that a union may have left out between two that remain
 
-Box hull_of(Vec from, const Segment& s) {
-  Box box;
-  box.add(from);
-  box.add(s.end);
-  if (!s.straight) box.add(s.c1), box.add(s.c2);
-  return box;
-}
+constexpr std::size_t kNone = static_cast<std::size_t>(-1);
 
 /// The control points of the part of a cubic between two parameters (de Casteljau's blossom).
 std::array<Vec, 4> part_of(Vec p0, const Segment& s, double t0, double t1) {
@@ -35,13 +32,13 @@ class Union {
  public:
   explicit Union(const Path& path) : path_(path) {
     collect();
-    find_crowded();
-    flatten_all();
+    halve_crowded();
+    make_rings();
   }
 
   Path run() {
     Path out;
-    const Region region = region_of(rings_, path_.fill_rule);
+    const Region region = region_of(rings_, path_.fill_rule, Detail::all);
     for (const auto& ring : region.rings) {
       Contour c = curved(ring);
       if (!c.segments.empty()) out.contours.push_back(std::move(c));
@@ -53,9 +50,31 @@ class Union {
   struct Piece {  // a segment with where it starts
     Vec from;
     const Segment* segment = nullptr;
-    std::size_t contour = 0, next = 0, before = 0;
+    std::size_t contour = 0;
+  };
+  struct Span {
+    double low = std::numeric_limits<double>::infinity(), high = -std::numeric_limits<double>::infinity();
+    void add(double v) { low = std::min(low, v), high = std::max(high, v); }
+  };
+  /// A stretch of a piece that one chord may stand for, once nothing else is near it.
+  struct Part {
+    std::array<Vec, 4> points;  // the ends and, of a curve, the handles between them
+    bool straight = true;
+    std::size_t piece = 0;
+    double t0 = 0, t1 = 1;
+    std::size_t joint = 0, next_joint = 0;  // where it begins and ends
     Box box;
     bool crowded = false;
+    Vec chord;        // its direction
+    Span on, beside;  // where the control points lie along and across the chord
+    void measure() {
+      box = {};
+      box.add(points[0]), box.add(points[3]);
+      if (!straight) box.add(points[1]), box.add(points[2]);
+      chord = unit(points[3] - points[0]);
+      on = along(*this, chord, points[0]);
+      beside = along(*this, {-chord.y, chord.x}, points[0]);
+    }
   };
   /// A vertex of the flattened contours. The edge that leaves it runs on `piece` from `t` to `t_end`.
   struct Vertex {
@@ -63,9 +82,10 @@ class Union {
     std::size_t piece = 0;
     double t = 0, t_end = 1;
     std::size_t next = 0, before = 0;
+    std::size_t twin = kNone;  // another vertex at the same place
   };
   struct Stretch {
-    std::size_t piece = SIZE_MAX;  // none: a straight line
+    std::size_t piece = kNone;  // none: a straight line
     double from = 0, to = 0;
     Vec end;
   };
@@ -74,77 +94,178 @@ class Union {
     for (std::size_t c = 0; c < path_.contours.size(); ++c) {
       const auto& contour = path_.contours[c];
       if (!contour.closed || contour.segments.empty()) continue;
-      const std::size_t first = pieces_.size();
+      const std::size_t first = pieces_.size(), first_joint = joints_;
       Vec at = contour.start;
       for (const auto& s : contour.segments) {
-        if (!(s.straight && s.end == at)) pieces_.push_back({at, &s, c, 0, 0, hull_of(at, s), false});
+        if (!(s.straight && s.end == at)) pieces_.push_back({at, &s, c});
         at = s.end;
       }
       const std::size_t n = pieces_.size() - first;
+      joints_ += n;
       for (std::size_t i = 0; i < n; ++i) {
-        pieces_[first + i].next = first + (i + 1) % n;
-        pieces_[first + i].before = first + (i + n - 1) % n;
+        const Piece& p = pieces_[first + i];
+        Part part{{p.from, p.segment->c1, p.segment->c2, p.segment->end},
+                  p.segment->straight,
+                  first + i,
+                  0,
+                  1,
+                  first_joint + i,
+                  first_joint + (i + 1) % n,
+                  {},
+                  false,
+                  {},
+                  {},
+                  {}};
+        part.measure();
+        parts_.push_back(part);
       }
     }
   }
 
-  /// Pieces whose hulls meet another's are crowded: they may cross. Neighbours that only share their joint are not. The
-  /// chord of any other piece may stand for it: it stays inside its hull, where nothing else is.
+  /// Parts whose hulls meet another's may cross it; neighbours that only share their joint do not. A curve that may is
+  /// halved, until it may not any more or its chord is as good as the curve. The chord of any other part may stand for
+  /// it: it stays inside its hull, where nothing else is.
+  void halve_crowded() {
+    std::vector<Part> done;
+    for (bool halved = true; halved;) {
+      halved = false;
+      for (auto& part : parts_) part.crowded = false;
+      find_crowded();
+      std::vector<Part> next;
+      for (auto& part : parts_) {
+        if (!part.crowded || part.straight || flat(part)) {
+          // What cannot be halved stays in the way of its neighbours.
+          (part.crowded ? next : done).push_back(part);
+          continue;
+        }
+        halved = true;
+        const double middle = (part.t0 + part.t1) / 2;
+        const Piece& p = pieces_[part.piece];
+        Part left = part, right = part;
+        left.points = part_of(p.from, *p.segment, part.t0, middle);
+        right.points = part_of(p.from, *p.segment, middle, part.t1);
+        left.points[0] = part.points[0], right.points[3] = part.points[3];
+        right.points[0] = left.points[3];
+        left.t1 = right.t0 = middle;
+        left.next_joint = right.joint = joints_++;
+        for (Part* half : {&left, &right}) {
+          half->measure();
+          next.push_back(*half);
+        }
+      }
+      parts_ = std::move(next);
+    }
+    done.insert(done.end(), parts_.begin(), parts_.end());
+    std::sort(done.begin(), done.end(),
+              [](const Part& a, const Part& b) { return std::tie(a.piece, a.t0) < std::tie(b.piece, b.t0); });
+    parts_ = std::move(done);
+  }
+  /// Wang's bound for a single chord.
+  static bool flat(const Part& p) {
+    const Vec a = p.points[0] - p.points[1] * 2 + p.points[2], b = p.points[1] - p.points[2] * 2 + p.points[3];
+    return 0.75 * std::max(norm(a), norm(b)) <= kChord;
+  }
+
   void find_crowded() {
-    std::vector<std::size_t> order(pieces_.size());
-    for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
+    std::vector<std::size_t> order(parts_.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
     std::sort(order.begin(), order.end(),
-              [&](std::size_t a, std::size_t b) { return pieces_[a].box.x0 < pieces_[b].box.x0; });
-    std::vector<std::size_t> open;
+              [&](std::size_t a, std::size_t b) { return parts_[a].box.x0 < parts_[b].box.x0; });
+    // Swept from left to right, in level strips of a few parts' height each.
+    Box all;
+    double heights = 0;
+    for (const auto& part : parts_) {
+      all.add(part.box);
+      heights += part.box.height();
+    }
+    const double mean = heights / static_cast<double>(std::max<std::size_t>(1, parts_.size()));
+    const double strips = mean > 0 ? std::clamp(all.height() / (4 * mean), 1.0, 1000.0) : 1;
+    const double per_mm = all.height() > 0 ? std::floor(strips) / all.height() : 0;
+    struct Open {  // what the sweep looks at most, close together
+      double x1, y0, y1;
+      std::size_t part;
+    };
+    std::vector<std::vector<Open>> open(static_cast<std::size_t>(strips) + 1);
+    auto strip_of = [&](double y) {
+      return static_cast<std::size_t>(std::clamp((y - all.y0) * per_mm, 0.0, static_cast<double>(open.size() - 1)));
+    };
     for (const std::size_t i : order) {
-      Piece& a = pieces_[i];
-      std::erase_if(open, [&](std::size_t k) { return pieces_[k].box.x1 < a.box.x0 - kOnLine; });
-      for (const std::size_t k : open) {
-        Piece& b = pieces_[k];
-        if (a.crowded && b.crowded) continue;
-        if (!a.box.grown(kOnLine).overlaps(b.box)) continue;
-        if (a.segment->straight && b.segment->straight && (a.next == k || b.next == i)) continue;
-        if (a.next == k && only_joint(a, b, b.from)) continue;
-        if (b.next == i && only_joint(a, b, a.from)) continue;
-        a.crowded = b.crowded = true;
+      const Box& box = parts_[i].box;
+      const double x0 = box.x0 - kOnLine, y0 = box.y0 - kOnLine, y1 = box.y1 + kOnLine;
+      for (std::size_t strip = strip_of(y0); strip <= strip_of(y1); ++strip) {
+        auto& near = open[strip];
+        std::size_t kept = 0;
+        for (std::size_t n = 0; n < near.size(); ++n) {
+          if (near[n].x1 < x0) continue;
+          const Open other = near[kept++] = near[n];
+          if (y0 <= other.y1 && other.y0 <= y1) look_at(parts_[i], parts_[other.part]);
+        }
+        near.resize(kept);
+        near.push_back({box.x1, box.y0, box.y1, i});
       }
-      open.push_back(i);
     }
   }
-  /// Whether two neighbours share nothing but their joint: their hulls meet in a line at most, and each leaves it.
-  static bool only_joint(const Piece& a, const Piece& b, Vec joint) {
-    if (a.next == a.before) return false;
-    const Box both{std::max(a.box.x0, b.box.x0), std::max(a.box.y0, b.box.y0), std::min(a.box.x1, b.box.x1),
-                   std::min(a.box.y1, b.box.y1)};
-    auto far = [&](const Piece& p) { return p.from == joint ? p.segment->end : p.from; };
-    const Vec fa = far(a), fb = far(b);
-    auto leaves = [](double from, double to) { return std::abs(to - from) > kOnLine; };
-    if (both.width() <= kOnLine && leaves(joint.x, fa.x) && leaves(joint.x, fb.x)) return true;
-    return both.height() <= kOnLine && leaves(joint.y, fa.y) && leaves(joint.y, fb.y);
+  static void look_at(Part& a, Part& b) {
+    if ((a.crowded && b.crowded) || hulls_apart(a, b)) return;
+    const bool follows = a.next_joint == b.joint, leads = b.next_joint == a.joint;
+    if (follows != leads && only_joint(follows ? a : b, follows ? b : a)) return;
+    a.crowded = b.crowded = true;
+  }
+  /// Where the control points lie along a direction, seen from a point.
+  static Span along(const Part& p, Vec way, Vec from) {
+    Span out;
+    out.add(dot(p.points[0] - from, way));
+    out.add(dot(p.points[3] - from, way));
+    if (!p.straight) out.add(dot(p.points[1] - from, way)), out.add(dot(p.points[2] - from, way));
+    return out;
+  }
+  static Vec unit(Vec v) {
+    const double n = norm(v);
+    return n > 0 ? v * (1 / n) : v;
+  }
+  /// Whether a line along or across one of the chords parts the hulls.
+  static bool hulls_apart(const Part& a, const Part& b) {
+    for (const auto& [p, other] : {std::pair{&a, &b}, std::pair{&b, &a}}) {
+      const Span across = along(*other, {-p->chord.y, p->chord.x}, p->points[0]);
+      if (across.low > p->beside.high + kOnLine || p->beside.low > across.high + kOnLine) return true;
+      const Span on = along(*other, p->chord, p->points[0]);
+      if (on.low > p->on.high + kOnLine || p->on.low > on.high + kOnLine) return true;
+    }
+    return false;
+  }
+  /// Whether two neighbours share nothing but the joint from `a` to `b`: a line through it has one hull on either side,
+  /// and both leave it.
+  static bool only_joint(const Part& a, const Part& b) {
+    const Vec joint = b.points[0];
+    const Vec before = unit(joint - a.points[a.straight ? 0 : 2]), after = unit(b.points[b.straight ? 3 : 1] - joint);
+    for (const Vec way : {unit(before + after), unit(joint - a.points[0]), unit(b.points[3] - joint), Vec{1, 0},
+                          Vec{0, 1}, Vec{-1, 0}, Vec{0, -1}}) {
+      const bool parted = along(a, way, joint).high <= kOnLine && along(b, way, joint).low >= -kOnLine;
+      if (parted && dot(a.points[0] - joint, way) < -kOnLine && dot(b.points[3] - joint, way) > kOnLine) return true;
+    }
+    // Straight neighbours that go on in another direction meet in their joint alone.
+    return a.straight && b.straight && std::abs(cross(before, after)) > 1e-6;
   }
 
-  void flatten_all() {
-    for (std::size_t first = 0; first < pieces_.size();) {
-      const std::size_t start = vertices_.size();
+  void make_rings() {
+    for (std::size_t first = 0; first < parts_.size();) {
+      const std::size_t start = vertices_.size(), contour = pieces_[parts_[first].piece].contour;
       Ring ring;
       std::size_t i = first;
-      for (; i < pieces_.size() && pieces_[i].contour == pieces_[first].contour; ++i) {
-        const Piece& p = pieces_[i];
-        int parts = 1;
-        if (p.crowded && !p.segment->straight)
-          parts = static_cast<int>(flatten({p.from, {*p.segment}, false}, kChord).points.size()) - 1;
-        for (int k = 0; k < parts; ++k) {
-          const double t = static_cast<double>(k) / parts;
-          const Vec at = k == 0 ? p.from : part_of(p.from, *p.segment, t, t)[0];
-          vertices_.push_back({at, i, t, static_cast<double>(k + 1) / parts, 0, 0});
-          ring.push_back(at);
-        }
+      for (; i < parts_.size() && pieces_[parts_[i].piece].contour == contour; ++i) {
+        const Part& p = parts_[i];
+        vertices_.push_back({p.points[0], p.piece, p.t0, p.t1, 0, 0, kNone});
+        ring.push_back(p.points[0]);
       }
       const std::size_t n = vertices_.size() - start;
       for (std::size_t k = 0; k < n; ++k) {
         vertices_[start + k].next = start + (k + 1) % n;
         vertices_[start + k].before = start + (k + n - 1) % n;
-        at_[key_of(vertices_[start + k].at)].push_back(start + k);
+        const auto [home, fresh] = at_.try_emplace(key_of(vertices_[start + k].at), start + k);
+        if (!fresh) {
+          vertices_[start + k].twin = home->second;
+          home->second = start + k;
+        }
       }
       rings_.push_back(std::move(ring));
       first = i;
@@ -155,9 +276,10 @@ class Union {
     const auto g = grid::to_grid(p);
     return {g.X, g.Y};
   }
-  [[nodiscard]] const std::vector<std::size_t>* known(Vec p) const {
+  /// A vertex at this place, the first of its twins; kNone where the union has made a new one.
+  [[nodiscard]] std::size_t known(Vec p) const {
     const auto found = at_.find(key_of(p));
-    return found == at_.end() ? nullptr : &found->second;
+    return found == at_.end() ? kNone : found->second;
   }
 
   /// Walks along the contour from a vertex to a place in line with it; the stretches gone over, or nothing when it
@@ -192,28 +314,43 @@ class Union {
     return {};
   }
 
-  [[nodiscard]] std::vector<Stretch> stretches(Vec a, Vec b) const {
-    if (const auto* starts = known(a)) {
-      for (const std::size_t v : *starts) {
-        for (const bool forward : {true, false}) {
-          if (auto way = walk(v, b, forward); !way.empty()) return way;
-        }
+  /// Appends the stretches from one point of a ring to the next, of which the vertices are known or not.
+  void add_stretches(Vec a, std::size_t at_a, Vec b, std::size_t at_b, std::vector<Stretch>& out) const {
+    for (std::size_t v = at_a; v != kNone && at_b != kNone; v = vertices_[v].twin) {
+      for (std::size_t w = at_b; w != kNone; w = vertices_[w].twin) {
+        if (vertices_[v].next == w) return add({vertices_[v].piece, vertices_[v].t, vertices_[v].t_end, b}, out);
+        if (vertices_[v].before == w) return add({vertices_[w].piece, vertices_[w].t_end, vertices_[w].t, b}, out);
       }
     }
-    if (const auto* ends = known(b)) {
-      for (const std::size_t v : *ends) {
-        for (const bool forward : {true, false}) {
-          auto way = walk(v, a, forward);
-          if (way.empty()) continue;
-          // Gone over the other way round.
-          std::vector<Stretch> out;
-          for (std::size_t i = way.size(); i-- > 0;)
-            out.push_back({way[i].piece, way[i].to, way[i].from, i == 0 ? b : way[i - 1].end});
-          return out;
-        }
+    for (std::size_t v = at_a; v != kNone; v = vertices_[v].twin) {
+      for (const bool forward : {true, false}) {
+        const auto way = walk(v, b, forward);
+        for (const auto& s : way) add(s, out);
+        if (!way.empty()) return;
       }
     }
-    return {{SIZE_MAX, 0, 1, b}};
+    for (std::size_t v = at_b; v != kNone; v = vertices_[v].twin) {
+      for (const bool forward : {true, false}) {
+        const auto way = walk(v, a, forward);
+        // Gone over the other way round.
+        for (std::size_t i = way.size(); i-- > 0;)
+          add({way[i].piece, way[i].to, way[i].from, i == 0 ? b : way[i - 1].end}, out);
+        if (!way.empty()) return;
+      }
+    }
+    add({kNone, 0, 1, b}, out);
+  }
+
+  /// What goes on along the same curve is one stretch.
+  static void add(const Stretch& s, std::vector<Stretch>& out) {
+    const bool on = !out.empty() && s.piece != kNone && out.back().piece == s.piece && out.back().to == s.from &&
+                    (out.back().to > out.back().from) == (s.to > s.from);
+    if (on) {
+      out.back().to = s.to;
+      out.back().end = s.end;
+    } else {
+      out.push_back(s);
+    }
   }
 
   [[nodiscard]] std::pair<Vec, Vec> point_and_way(std::size_t piece, double t) const {
@@ -227,7 +364,7 @@ class Union {
   /// Where two stretches of different curves meet, chords have met: Newton's rule finds the place on the curves
   /// themselves, so that what is left of them does not move.
   void meet_exactly(Stretch& a, Stretch& b) const {
-    if (a.piece == SIZE_MAX || b.piece == SIZE_MAX || a.piece == b.piece) return;
+    if (a.piece == kNone || b.piece == kNone || a.piece == b.piece) return;
     const bool joint = (a.to == 0 || a.to == 1) && (b.from == 0 || b.from == 1);
     if (joint) return;
     double t = a.to, u = b.from;
@@ -250,29 +387,22 @@ class Union {
 
   [[nodiscard]] Contour curved(const Ring& ring) const {
     std::vector<Stretch> all;
-    auto home = [&](Vec p) {
-      const auto* refs = known(p);
-      return refs ? vertices_[refs->front()].at : p;
-    };
     const std::size_t n = ring.size();
+    std::vector<std::size_t> homes(n);
+    std::vector<Vec> at_ring(n);
     for (std::size_t i = 0; i < n; ++i) {
-      for (auto& s : stretches(ring[i], ring[(i + 1) % n])) {
-        s.end = home(s.end);
-        // What goes on along the same curve is one stretch.
-        if (!all.empty() && s.piece != SIZE_MAX && all.back().piece == s.piece && all.back().to == s.from &&
-            (all.back().to > all.back().from) == (s.to > s.from)) {
-          all.back().to = s.to;
-          all.back().end = s.end;
-        } else {
-          all.push_back(s);
-        }
-      }
+      homes[i] = known(ring[i]);
+      at_ring[i] = homes[i] == kNone ? ring[i] : vertices_[homes[i]].at;
+    }
+    for (std::size_t i = 0; i < n; ++i) {
+      const std::size_t k = (i + 1) % n;
+      add_stretches(at_ring[i], homes[i], at_ring[k], homes[k], all);
     }
     Contour out;
     if (all.empty()) return out;
     // The ring may begin in the middle of a curve.
     const Stretch &head = all.front(), &tail = all.back();
-    const bool split = all.size() > 1 && head.piece != SIZE_MAX && head.piece == tail.piece && tail.to == head.from &&
+    const bool split = all.size() > 1 && head.piece != kNone && head.piece == tail.piece && tail.to == head.from &&
                        (tail.to > tail.from) == (head.to > head.from);
     if (split) {
       all.front().from = tail.from;
@@ -283,7 +413,7 @@ class Union {
     out.closed = true;
     Vec at = out.start;
     for (const auto& s : all) {
-      const Piece* piece = s.piece == SIZE_MAX ? nullptr : &pieces_[s.piece];
+      const Piece* piece = s.piece == kNone ? nullptr : &pieces_[s.piece];
       if (!piece || piece->segment->straight) {
         out.segments.push_back(Segment::line(s.end));
       } else if (s.from == 0 && s.to == 1) {
@@ -300,6 +430,8 @@ class Union {
 
   const Path& path_;
   std::vector<Piece> pieces_;
+  std::vector<Part> parts_;
+  std::size_t joints_ = 0;
   std::vector<Vertex> vertices_;
   std::vector<Ring> rings_;
   struct Hash {
@@ -308,7 +440,7 @@ class Union {
              static_cast<std::size_t>(p.second) * 0xc2b2ae3d27d4eb4full;
     }
   };
-  std::unordered_map<std::pair<std::int64_t, std::int64_t>, std::vector<std::size_t>, Hash> at_;
+  std::unordered_map<std::pair<std::int64_t, std::int64_t>, std::size_t, Hash> at_;
 };
 
 }  // namespace

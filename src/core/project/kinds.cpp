@@ -342,6 +342,9 @@ std::vector<KindSpec> make_shape_kinds() {
          0,
          {},
          "Rows of six: character, space before, right, down, turn, percent."}}});
+  for (auto& v : k.back().values) {
+    if (v.key == "radius" || v.key == "from") v.unless_key = "way", v.unless_word = "line";
+  }
   return k;
 }
 

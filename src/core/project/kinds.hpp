@@ -42,6 +42,7 @@ struct ValueSpec {
   double low = 0, high = 1e6;
   std::vector<Word> words;  ///< of a choice
   std::string help;
+  std::string unless_key{}, unless_word{};  ///< means nothing while that choice has that word
 };
 
 struct KindSpec {

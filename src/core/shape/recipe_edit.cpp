@@ -144,8 +144,14 @@ Result<Project> set_source_value(Project project, int id, const std::string& key
   const KindSpec* spec = piece ? find_kind(shape_kinds(), piece->source.kind) : nullptr;
   if (!spec) return project;
   if (auto ok = accept_all(*spec, {{key, value}}); !ok) return tl::unexpected<Error>(ok.error());
+  return set_source_values(std::move(project), id, with_value(piece->source, key, value));
+}
+
+Project set_source_values(Project project, int id, const Values& values) {
+  const Piece* piece = find_piece(project, id);
+  if (!piece) return project;
   Piece next = *piece;
-  next.source.values = with_value(next.source, key, value);
+  next.source.values = values;
   if (next.source.kind != "picture") dress_new(project, next, made_by(next.source));
   return edit_piece(std::move(project), id, [&](Piece& p) { p = next; });
 }

@@ -20,6 +20,9 @@ namespace dotlane {
 /// Changes one value of a piece's source and gives lines that are new their tools.
 [[nodiscard]] Result<Project> set_source_value(Project project, int piece, const std::string& key, const Value& value);
 
+/// Puts other values in the place of a piece's source's; they must be such as set_source_value() takes.
+[[nodiscard]] Project set_source_values(Project project, int piece, const Values& values);
+
 /// Appends a step. Refused when the kind or a value is unknown, or when the piece would come to depend on itself.
 [[nodiscard]] Result<Project> add_step(Project project, int piece, Step step, int* id = nullptr);
 [[nodiscard]] Result<Project> set_step_value(Project project, int piece, int step, const std::string& key,
