@@ -34,7 +34,7 @@ class Strokes {
 
 void fill_menu(QMenu& menu, const Actions& actions, const std::vector<KindSpec>& kinds, const char* prefix) {
   QString heading;
-  for (const auto& group : {"Outline", "Combine", "Clean up", "Place", "Plain", "Made up"}) {
+  for (const auto& group : {"Outline", "Fill", "Combine", "Clean up", "Place", "Plain", "Made up"}) {
     for (const auto& kind : kinds) {
       if (kind.group != group) continue;
       QAction* action = actions.find(QString::fromLatin1(prefix) + qs(kind.kind));

@@ -6,6 +6,7 @@
 #include <QElapsedTimer>
 #include <functional>
 
+#include "app/fill/fill_panel.hpp"
 #include "app/main_window.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -107,6 +108,23 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
       }
     }
     window.typing().end();
+    break;
+  }
+  for (const auto& piece : window.session().project().pieces) {
+    const auto fill =
+        std::find_if(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.on && s.kind == "fill"; });
+    if (fill == piece->steps.end()) continue;
+    window.session().select({{piece->id, ""}});
+    window.openStep(fill->id);
+    window.bench().zoomToSelection();
+    window.session().settle();
+    auto* panel = window.findChild<FillPanel*>();
+    if (panel) {
+      wait_for([&] { return panel->figures() && !panel->curve().advice().curve.empty(); }, 20'000);
+      window.session().settle();
+    }
+    shoot("fill");
+    window.bench().zoomToFit();
     break;
   }
   select_first();

@@ -2,6 +2,7 @@
 
 #include <filesystem>
 
+#include "cli/fill.hpp"
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
 #include "core/format/files.hpp"
@@ -222,6 +223,7 @@ std::string shape_help() {
         out += "      --" + v.key + " " + of + (standard.empty() ? "" : "  (" + standard + ")") +
                (v.help.empty() ? "" : "  " + v.help) + "\n";
       }
+      if (k.kind == "fill") out += "      --tip mm  (the tool's)  Width of the tip, for coverage.\n";
     }
     return out;
   };
@@ -260,6 +262,13 @@ int shape(Options o, bool json) {
   step.kind = kind;
   step.values = take_values(o, *step_spec);
   const auto others = o.values("--with");
+  std::optional<double> tip;
+  if (kind == "fill") {
+    if (const auto text = o.value("--tip")) {
+      tip = length_mm_from(*text);
+      if (!tip || *tip < 0.01 || *tip > 50) refuse("--tip wants a width from 0.01mm to 50mm, not \"" + *text + "\"");
+    }
+  }
   o.finish();
   if (!out) refuse("-o OUT.svg is missing");
   if (!others.empty() && !step_spec->find("with")) refuse("\"" + word + "\" takes no --with");
@@ -282,7 +291,10 @@ int shape(Options o, bool json) {
     if (kind == "trim-under" && i == 0 && others.empty()) continue;  // nothing hides the uppermost
     project = need(add_step(std::move(project), pieces[i], step));
   }
-  return write_shape(project, pieces, page, *out, json, Json::object());
+  const Json more = kind == "fill" ? fill_report(project, pieces, tip) : Json::object();
+  const int done = write_shape(project, pieces, page, *out, json, more);
+  if (kind == "fill" && !json) print(fill_text(more));
+  return done;
 }
 
 }  // namespace dotlane::cli

@@ -9,6 +9,8 @@ namespace dotlane {
 namespace {
 
 constexpr std::size_t kSmoothSegments = 20'000;
+constexpr std::size_t kHighlightChains = 3000;  // lines of more are highlighted by their box
+constexpr std::size_t kThumbnailChains = 600;   // of a line; of more, every so many are shown
 
 Color ground_of(const Project& project, const Piece& piece, const Theme& theme) {
   const Stock* stock = find_stock(project, piece.stock);
@@ -32,6 +34,29 @@ void to_pixels(const View& view, const Affine& map, const Polyline& chain, QPoly
     out.append(q);
     last = q;
   }
+}
+
+const Stock* stock_of(const Project& project, const Sheet* sheet) {
+  return sheet ? find_stock(project, sheet->stock) : nullptr;
+}
+
+/// The sheet of the load that lies there.
+const Sheet* sheet_at(const Project& project, int load, Vec p) {
+  for (const auto& sheet : project.sheets) {
+    if (sheet.load == load && sheet.area.contains(p)) return &sheet;
+  }
+  return nullptr;
+}
+
+/// Strokes of a fill as they will look: at the tip's width in the colour of its mark. Where that is less than a pixel
+/// they are a pixel wide and so much fainter, so that sparse fills look sparse and dense ones dense from afar too.
+QPen fill_pen(const QColor& color, double tip_px, bool dense) {
+  QColor shade = color;
+  if (tip_px < 1) shade.setAlphaF(static_cast<float>(std::max(tip_px, 0.06)) * shade.alphaF());
+  QPen pen(shade, dense && tip_px < 1.5 ? 0 : std::max(tip_px, 1.0));
+  pen.setCapStyle(Qt::RoundCap);
+  pen.setJoinStyle(Qt::RoundJoin);
+  return pen;
 }
 
 /// The card that the cut lines leave, shapes inside shapes being holes.
@@ -91,6 +116,7 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
     if (load != 0 && sheet.load != load) continue;
     const Stock* stock = find_stock(project, sheet.stock);
     QColor color = stock ? to_qcolor(stock->color) : theme.field;
+    if (stock && stock->clear) color.setAlpha(110);
     p.setPen(QPen(theme.dark ? color.darker(140) : color.darker(112), 1));
     p.setBrush(color);
     p.drawRoundedRect(view.to_px(sheet.area), 2, 2);
@@ -135,6 +161,11 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       const QColor color = line_color(line.role, tool ? tool->ink : line.color, ground);
       QPen pen = role_pen(line.role, color);
       if (dense) pen.setWidth(0);  // one pixel, without joins: many times faster than any other pen
+      const bool strokes = line.coat > 0 && tool != nullptr;
+      if (strokes) {
+        const Stock* stock = find_stock(project, piece.piece->stock);
+        pen = fill_pen(mark_color(*tool, line.role, stock), tool->tip_width_mm * view.px_per_mm, dense);
+      }
       p.setPen(pen);
       if (line.role == Role::print && line.filled) {
         QPainterPath area;
@@ -147,9 +178,13 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       }
       for (const auto& chain : piece.flat->lines[i].chains) {
         to_pixels(view, piece.to_mat, chain, pixels);
-        p.drawPolyline(pixels);
+        if (pixels.size() == 2 && pixels[0] == pixels[1]) {
+          p.drawPoint(pixels[0]);  // a touch of the tip
+        } else {
+          p.drawPolyline(pixels);
+        }
         painted += static_cast<std::size_t>(pixels.size());
-        if (line.role == Role::foil) {
+        if (line.role == Role::foil && !strokes) {
           QPen inner(to_qcolor(ground), 1.2);
           inner.setCosmetic(true);
           const QPen outer = p.pen();
@@ -194,6 +229,11 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       const LineRef ref{piece->piece->id, piece->piece->lines[i].id};
       if (!wanted.contains(ref)) continue;
+      const auto& all = piece->flat->lines[i].chains;
+      if (all.size() > kHighlightChains) {  // a box says as much, at once
+        p.drawRect(view.to_px(piece->line_bounds[i]));
+        continue;
+      }
       p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments / 4);
       for (const auto& chain : piece->flat->lines[i].chains) {
         to_pixels(view, piece->to_mat, chain, pixels);
@@ -205,12 +245,13 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
   p.restore();
 }
 
-void paint_mark(QPainter& p, const View& view, const Project& project, const std::string& tool_id,
+void paint_mark(QPainter& p, const View& view, const Project& project, const std::string& tool_id, const Stock* stock,
                 const std::vector<Vec>& points, const Theme& theme) {
   const Tool* tool = find_tool(project, tool_id);
   const double tip = tool ? tool->tip_width_mm : 0.2;
   const bool cuts = tool && serves(*tool, Role::cut), dents = tool && serves(*tool, Role::score);
-  QColor color = tool ? to_qcolor(tool->ink) : theme.ink;
+  QColor color = theme.ink;
+  if (tool) color = mark_color(*tool, serves(*tool, Role::engrave) ? Role::engrave : Role::draw, stock);
   if (cuts) color = theme.mat.darker(theme.dark ? 60 : 150);
   if (dents) color = QColor(0, 0, 0, 70);
   QPen pen(color, std::max(tip * view.px_per_mm, 1.2));
@@ -231,7 +272,10 @@ void paint_marks(QPainter& p, const View& view, const Project& project, const Ru
                  const Theme& theme, std::size_t from) {
   p.setRenderHint(QPainter::Antialiasing);
   for (std::size_t i = from; i < record.marks.size(); ++i) {
-    if (record.marks[i].mat == mat) paint_mark(p, view, project, record.marks[i].tool, record.marks[i].points, theme);
+    const Mark& mark = record.marks[i];
+    if (mark.mat != mat || mark.points.empty()) continue;
+    paint_mark(p, view, project, mark.tool, stock_of(project, sheet_at(project, mat, mark.points.front())), mark.points,
+               theme);
   }
 }
 
@@ -243,9 +287,12 @@ void paint_plan_until(QPainter& p, const View& view, const Project& project, con
   for (std::size_t i = 0; i < plan.passes.size() && i <= now.pass; ++i) {
     const Pass& pass = plan.passes[i];
     if (pass.load != load) continue;
+    const auto sheet = std::find_if(project.sheets.begin(), project.sheets.end(),
+                                    [&](const Sheet& s) { return s.id == pass.sheet; });
+    const Stock* stock = sheet == project.sheets.end() ? nullptr : find_stock(project, sheet->stock);
     const std::size_t done = i < now.pass || now.repeat > 0 ? pass.strokes.size() : now.hands ? 0 : now.stroke;
-    for (std::size_t k = 0; k < done; ++k) paint_mark(p, view, project, pass.tool, pass.strokes[k].points, theme);
-    if (i == now.pass && !now.under_way.empty()) paint_mark(p, view, project, pass.tool, now.under_way, theme);
+    for (std::size_t k = 0; k < done; ++k) paint_mark(p, view, project, pass.tool, stock, pass.strokes[k].points, theme);
+    if (i == now.pass && !now.under_way.empty()) paint_mark(p, view, project, pass.tool, stock, now.under_way, theme);
   }
 }
 
@@ -280,9 +327,15 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
     const Tool* tool = find_tool(project, line.tool);
     QPen pen = role_pen(line.role, line_color(line.role, tool ? tool->ink : line.color, ground));
     pen.setWidthF(std::min(pen.widthF(), 1.3));
+    if (line.coat > 0 && tool) {
+      pen = fill_pen(mark_color(*tool, line.role, find_stock(project, piece.piece->stock)),
+                     tool->tip_width_mm * view.px_per_mm, false);
+    }
     p.setPen(pen);
-    for (const auto& chain : piece.flat->lines[i].chains) {
-      to_pixels(view, piece.to_mat, chain, pixels);
+    const auto& chains = piece.flat->lines[i].chains;
+    const std::size_t every = chains.size() / kThumbnailChains + 1;
+    for (std::size_t k = 0; k < chains.size(); k += every) {
+      to_pixels(view, piece.to_mat, chains[k], pixels);
       p.drawPolyline(pixels);
     }
   }

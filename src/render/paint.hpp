@@ -30,7 +30,7 @@ struct LineOptions {
   const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
 };
 
-/// Every line in its role's pattern. Points nearer than half a pixel to the last one painted are passed over. With more
+/// Every line in its role's pattern, strokes of fills as they will look: at tip width, in the colour of the mark. Points nearer than half a pixel to the last one painted are passed over. With more
 /// than 20,000 segments in sight, lines are one pixel wide and lose their smooth edges. Returns the number painted.
 std::size_t paint_lines(QPainter& painter, const View& view, const Project& project, const Drawing& drawing,
                         const Theme& theme, const LineOptions& options);
@@ -39,9 +39,10 @@ std::size_t paint_lines(QPainter& painter, const View& view, const Project& proj
 void paint_highlight(QPainter& painter, const View& view, const Drawing& drawing, const std::vector<LineRef>& lines,
                      const QColor& color, double width_px);
 
-/// What tools have marked, at tip width, as it would look: ink in its colour, cuts as gaps, scores as soft dents.
+/// What tools have marked on the stock, at tip width, as it would look: ink in its colour, engraving as mark_color()
+/// says, cuts as gaps, scores as soft dents.
 void paint_mark(QPainter& painter, const View& view, const Project& project, const std::string& tool,
-                const std::vector<Vec>& points, const Theme& theme);
+                const Stock* stock, const std::vector<Vec>& points, const Theme& theme);
 void paint_marks(QPainter& painter, const View& view, const Project& project, const RunRecord& record, int mat,
                  const Theme& theme, std::size_t from = 0);
 

@@ -80,6 +80,13 @@ QColor role_color(Role role, bool on_dark) {
   }
 }
 
+QColor mark_color(const Tool& tool, Role role, const Stock* stock) {
+  if (role != Role::engrave || !stock) return to_qcolor(tool.ink);
+  if (stock->clear) return {250, 252, 252};
+  const QColor ground = to_qcolor(stock->color);
+  return luminance(stock->color) > 0.25 ? ground.darker(190) : ground.lighter(220);
+}
+
 QColor line_color(Role role, Color ink, Color ground) {
   const bool on_dark = luminance(ground) < 0.25;
   if (role != Role::draw) return role_color(role, on_dark);

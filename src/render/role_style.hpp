@@ -18,6 +18,10 @@ void paint_holder(QPainter& painter, const QRectF& box, int holder, const Theme&
 /// The role's own colour on a light or dark ground; draw lines take the ink of their tool instead.
 [[nodiscard]] QColor role_color(Role role, bool on_dark);
 
+/// The colour a tool leaves on a stock: its ink; engraving frosts what is clear, and shows darker on light stock and
+/// lighter on dark.
+[[nodiscard]] QColor mark_color(const Tool& tool, Role role, const Stock* stock);
+
 /// The colour of a line of this role on this stock: the ink for draw, lifted where it could not be seen.
 [[nodiscard]] QColor line_color(Role role, Color ink, Color ground);
 

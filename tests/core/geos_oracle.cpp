@@ -134,4 +134,56 @@ Figures geos_offset(const Region& region, double by, Corners corners, double mit
   return figures_of(*builder.buffer(to_geos(region).get(), by));
 }
 
+namespace {
+
+std::unique_ptr<Geometry> line_of(const std::vector<Vec>& points) {
+  std::vector<Coordinate> all;
+  for (const Vec p : points) all.emplace_back(p.x, p.y);
+  if (all.size() == 1) return std::unique_ptr<Geometry>(factory().createPoint(all.front()));
+  return factory().createLineString(std::make_unique<geos::geom::CoordinateArraySequence>(std::move(all)));
+}
+
+}  // namespace
+
+double geos_hatch_length(const Region& region, double angle, double spacing, double phase) {
+  const auto shape = to_geos(region);
+  const double turn = angle * 3.14159265358979323846 / 180;
+  const double quarter = std::fmod(angle, 90) == 0 ? std::round(std::cos(turn)) : 2;
+  const double c = quarter == 2 ? std::cos(turn) : quarter, s = quarter == 2 ? std::sin(turn) : std::round(std::sin(turn));
+  const Box box = bounds_of(region);
+  const double far = 2 * (box.width() + box.height());
+  double low = 1e9, high = -1e9;
+  for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x0, box.y1}, Vec{box.x1, box.y1}}) {
+    low = std::min(low, p.x * s + p.y * c);
+    high = std::max(high, p.x * s + p.y * c);
+  }
+  const Vec middle = box.centre();
+  const double along = middle.x * c - middle.y * s;
+  double sum = 0;
+  for (double k = std::floor(low / spacing - phase) - 1; (k + phase) * spacing <= high + spacing; ++k) {
+    const double across = (k + phase) * spacing;
+    const auto at = [&](double u) { return Vec{u * c + across * s, across * c - u * s}; };
+    sum += shape->intersection(line_of({at(along - far), at(along + far)}).get())->getLength();
+  }
+  return sum;
+}
+
+Inked geos_inked(const Region& region, const std::vector<Polyline>& chains, double tip) {
+  std::vector<std::unique_ptr<Geometry>> tracks;
+  for (const auto& chain : chains) tracks.push_back(line_of(chain.points)->buffer(tip / 2, 32));
+  const auto ink = factory().createGeometryCollection(std::move(tracks))->Union();
+  const auto shape = to_geos(region);
+  const double inside = ink->intersection(shape.get())->getArea();
+  return {inside, ink->getArea() - inside};
+}
+
+std::size_t geos_faces(const std::vector<Polyline>& chains) {
+  std::vector<std::unique_ptr<Geometry>> lines;
+  for (const auto& chain : chains) lines.push_back(line_of(chain.points));
+  const auto noded = factory().createGeometryCollection(std::move(lines))->Union();
+  geos::operation::polygonize::Polygonizer faces;
+  faces.add(noded.get());
+  return faces.getPolygons().size();
+}
+
 }  // namespace dotlane::test

@@ -25,4 +25,16 @@ enum class Boolean { join, cut_away, overlap };
 /// The buffer with arcs of `quadrant` segments a quarter turn, without GEOS's own simplification of the input.
 [[nodiscard]] Figures geos_offset(const Region& region, double by, Corners corners, double mitre_limit, int quadrant);
 
+/// The length of evenly spaced parallel lines inside the closed region, each line laid over it by itself.
+[[nodiscard]] double geos_hatch_length(const Region& region, double angle, double spacing, double phase);
+
+struct Inked {
+  double inside = 0, outside = 0;  // mm²
+};
+/// What a round tip of this width inks along the chains: their buffers, united.
+[[nodiscard]] Inked geos_inked(const Region& region, const std::vector<Polyline>& chains, double tip);
+
+/// How many faces the chains, noded, enclose.
+[[nodiscard]] std::size_t geos_faces(const std::vector<Polyline>& chains);
+
 }  // namespace dotlane::test

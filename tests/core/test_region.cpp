@@ -366,4 +366,28 @@ TEST_CASE("ten alternating offsets of lettering leave at most twice the nodes") 
   CHECK(segment_count(path) <= 2 * before);
 }
 
+TEST_CASE("shrunk by more than it is wide, a smooth shape vanishes instead of turning inside out") {
+  auto disc = [](double radius, Vec at, int n) {
+    Ring ring;
+    for (int i = 0; i < n; ++i)
+      ring.push_back(at + Vec{std::cos(2 * 3.14159265358979 * i / n), std::sin(2 * 3.14159265358979 * i / n)} * radius);
+    return region_of({ring}, FillRule::nonzero);
+  };
+  for (const int n : {24, 200, 2000}) {
+    for (const Corners corners : {Corners::round, Corners::mitre, Corners::bevel}) {
+      CHECK(offset(disc(10, {}, n), -9.9, {corners, 4, 0.002}).rings.size() == 1);
+      for (const double by : {10.01, 10.5, 12.0, 15.0, 19.0, 30.0}) CHECK(offset(disc(10, {}, n), -by, {corners, 4, 0.002}).empty());
+    }
+    // A large and a small bulge with a broad neck: only the large one is left.
+    const Region bell = unite({disc(9, {}, n), disc(4, {20, 0}, n), region_of({{{0, -3.5}, {20, -3.5}, {20, 3.5}, {0, 3.5}}}, FillRule::nonzero)});
+    for (const double by : {4.5, 5.5, 7.0, 8.5}) {
+      const Region shrunk = offset(bell, -by);
+      INFO(n << " by " << by);
+      CHECK(shrunk.rings.size() == 1);
+      const Figures theirs = geos_offset(bell, -by, Corners::round, 4, 64);
+      CHECK(area_of(shrunk) == Approx(theirs.area).epsilon(1e-3).margin(0.01));
+    }
+  }
+}
+
 }  // namespace dotlane::test

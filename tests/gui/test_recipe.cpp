@@ -421,6 +421,7 @@ TEST_CASE("every step can be added from the menu, shows its values, and is undon
     // Each value has a field that can be seen, named for those who cannot see it.
     for (const auto& value : kind.values) {
       INFO(value.key);
+      if (!applies(value, Reading(kind, {}))) continue;
       QWidget* shown = nullptr;
       for (auto* w : o.window.findChildren<QWidget*>(QStringLiteral("value-") + qs(value.key))) {
         if (w->isVisibleTo(&o.window)) shown = w;
@@ -437,7 +438,7 @@ TEST_CASE("every ready shape is made from the menu, drawn, planned and undone") 
   Opened o;
   const std::size_t before = o.project().pieces.size();
   for (const auto& kind : shape_kinds()) {
-    if (kind.kind == "picture" || kind.kind == "pieces") continue;
+    if (kind.kind == "picture" || kind.kind == "pieces" || kind.kind == "lettering") continue;
     INFO(kind.kind);
     auto* button = o.find<QPushButton>("newShape");
     QAction* entry = nullptr;

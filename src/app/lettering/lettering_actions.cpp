@@ -11,7 +11,7 @@ namespace dotlane {
 
 LetteringActions::LetteringActions(Session& session, Typing& typing, Actions& actions, Notice& notice, QWidget* window)
     : QObject(window), session_(session), typing_(typing), actions_(actions), notice_(notice), window_(window) {
-  actions_.add("lettering-new", tr("New lettering"), Qt::CTRL | Qt::Key_L, [this] {
+  actions_.add("lettering-new", tr("New lettering"), Qt::CTRL | Qt::ALT | Qt::Key_L, [this] {
     int id = 0;
     auto next = add_shape(session_.project(), "lettering", {}, &id);
     if (!next) return notice_.say(qs(next.error().line()), true);
@@ -27,9 +27,9 @@ LetteringActions::LetteringActions(Session& session, Typing& typing, Actions& ac
   actions_.add("lettering-type", tr("Type in the lettering"), Qt::Key_F2, [this] {
     if (typing_.piece() != 0) typing_.begin(typing_.piece());
   });
-  actions_.add("lettering-face", tr("Choose the typeface…"), Qt::CTRL | Qt::SHIFT | Qt::Key_L,
+  actions_.add("lettering-face", tr("Choose the typeface…"), Qt::CTRL | Qt::ALT | Qt::Key_F,
                [this] { chooseFace(); });
-  actions_.add("lettering-forms", tr("Letterforms: alternates, swashes, ornaments…"), Qt::CTRL | Qt::SHIFT | Qt::Key_G,
+  actions_.add("lettering-forms", tr("Letterforms: alternates, swashes, ornaments…"), Qt::CTRL | Qt::ALT | Qt::Key_G,
                [this] { pickForms(); });
   actions_.add("lettering-close-up", tr("Close up the letters so that words hold together"),
                Qt::CTRL | Qt::SHIFT | Qt::Key_U, [this] { closeUp(); });

@@ -40,7 +40,9 @@ class WordsField : public QPlainTextEdit {
       if (!following_) typing_.retype(characters_of(toPlainText().toStdString()), place());
     });
     connect(this, &QPlainTextEdit::cursorPositionChanged, this, [this] {
-      if (!following_ && hasFocus()) typing_.follow(typing_.piece(), place());
+      // While a key is being taken the cursor moves before the text is told; that is heard above.
+      if (following_ || !hasFocus() || toPlainText() != qs(text_value(typing_, "text"))) return;
+      typing_.follow(typing_.piece(), place());
     });
     connect(&typing_, &Typing::changed, this, [this] { follow(); });
     follow();

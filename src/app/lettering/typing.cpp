@@ -130,10 +130,10 @@ void Typing::replaceText(const std::u32string& text, std::size_t caret, const QS
 void Typing::insert(const std::u32string& text) {
   if (piece_ == 0) return;
   const std::size_t from = std::min(caret_, anchor_), to = std::max(caret_, anchor_);
-  // A word starts anew after a space, and where the caret was moved.
+  // A word starts anew at the space before it, and where the caret was moved.
   const bool blank = !text.empty() && is_blank(text.front());
   if (!in_word_ || (blank && text.size() == 1)) ++word_;
-  in_word_ = !blank;
+  in_word_ = true;
   std::u32string whole = lettering_.text;
   whole.replace(from, to - from, text);
   replaceText(whole, from + text.size(), tr("Type"));
@@ -143,7 +143,7 @@ void Typing::retype(const std::u32string& text, std::size_t caret) {
   if (piece_ == 0 || text == lettering_.text) return;
   const bool blank = caret > 0 && caret <= text.size() && is_blank(text[caret - 1]);
   if (!in_word_ || blank) ++word_;
-  in_word_ = !blank;
+  in_word_ = true;
   replaceText(text, caret, tr("Type"));
 }
 

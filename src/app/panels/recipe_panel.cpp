@@ -1,5 +1,6 @@
 #include "app/panels/recipe_panel.hpp"
 
+#include <QCheckBox>
 #include <QGridLayout>
 #include <QLocale>
 #include <QMenu>
@@ -166,6 +167,14 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   repeats_->setRange(0, 99);
   repeats_->setToolTip(tr("0 = as the stock says"));
   with->addWidget(repeats_, 1, 1, Qt::AlignLeft);
+  by_stroke_ = new QCheckBox(tr("stroke by stroke"), content_);
+  by_stroke_->setObjectName(QStringLiteral("strokeByStroke"));
+  by_stroke_->setToolTip(tr("Repeats go over each stroke at once, without lifting, instead of the whole pass again"));
+  with->addWidget(by_stroke_, 2, 1, Qt::AlignLeft);
+  connect(by_stroke_, &QCheckBox::clicked, this, [this](bool on) {
+    session_.commit(set_stroke_by_stroke(session_.project(), session_.selectedLines(), on),
+                    on ? tr("Repeat stroke by stroke") : tr("Repeat pass by pass"));
+  });
   with->setColumnStretch(1, 1);
   box->addLayout(with);
   connect(tool_, &QComboBox::activated, this, [this](int row) {
@@ -323,6 +332,7 @@ void RecipePanel::updateLines() {
   std::set<std::string> tools;
   std::set<int> repeats;
   int guessed = 0;
+  bool by_stroke = false;
   struct Group {
     std::vector<LineRef> lines;
     Role role = Role::cut;
@@ -346,6 +356,7 @@ void RecipePanel::updateLines() {
       tools.insert(line.tool);
       repeats.insert(line.repeats);
       guessed += line.role_guessed;
+      by_stroke = by_stroke || line.stroke_by_stroke;
     }
   }
   lines_heading_->setText(refs.size() == 1 ? tr("Line %1 is for").arg(qs(refs.front().line))
@@ -381,6 +392,7 @@ void RecipePanel::updateLines() {
   if (tool_->count() == 0) tool_->setPlaceholderText(roles.size() > 1 ? tr("several roles") : tr("no tool"));
   if (tool_->count() == 0) tool_->setCurrentIndex(-1);
   repeats_->setValue(repeats.size() == 1 ? *repeats.begin() : 0);
+  by_stroke_->setChecked(by_stroke);
   confirm_->setVisible(guessed > 0);
   confirm_->setText(guessed == 1 ? tr("Confirm the guessed role") : tr("Confirm %1 guessed roles").arg(guessed));
 

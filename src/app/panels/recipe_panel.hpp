@@ -1,6 +1,7 @@
 // The recipe of what is selected: its size, where it came from and stands, and what its lines are for.
 #pragma once
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QPushButton>
 #include <QToolButton>
@@ -48,6 +49,7 @@ class RecipePanel : public Panel {
   std::vector<QPushButton*> role_chips_;
   QComboBox* tool_;
   NumberField* repeats_;
+  QCheckBox* by_stroke_;
   QVBoxLayout* colors_;
   QPushButton* confirm_;
   std::string colors_shown_;

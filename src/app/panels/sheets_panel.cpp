@@ -1,5 +1,6 @@
 #include "app/panels/sheets_panel.hpp"
 
+#include <QCheckBox>
 #include <QHBoxLayout>
 #include <QLocale>
 
@@ -55,6 +56,8 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
                 10, 2);
   swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,
                 3600);
+  landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"), Kind::plain,
+                   tr("mm"), &Machine::landing_mm, 0, 5, 2);
   connect(lift_, &NumberField::edited, this, [this](double v) {
     editMachine(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift",
                 [&](Machine& m) { m.lower_s = m.lift_s = v; });
@@ -160,6 +163,16 @@ void SheetsPanel::update() {
       grammage->setRange(0, 2000);
       form->addRow(make_label(tr("thickness"), "quiet", card), thick);
       form->addRow(make_label(tr("grammage"), "quiet", card), grammage);
+      auto* clear = new QCheckBox(tr("clear: marks on its back show in front"), card);
+      clear->setObjectName(QStringLiteral("stockClear"));
+      form->addRow(clear);
+      connect(clear, &QCheckBox::clicked, this, [this, stock_id](bool on) {
+        Project next = session_.project();
+        for (auto& x : next.stocks) {
+          if (x.id == stock_id) x.clear = on;
+        }
+        session_.commit(std::move(next), on ? tr("Make the stock clear") : tr("Make the stock opaque"));
+      });
       auto edit_stock = [this, stock_id](const QString& label, const std::string& key, double Stock::*member,
                                          double v) {
         Project next = session_.project();
@@ -173,7 +186,7 @@ void SheetsPanel::update() {
       connect(grammage, &NumberField::edited, this,
               [edit_stock](double v) { edit_stock(tr("Change the grammage"), "gsm", &Stock::grammage_gsm, v); });
       for (auto* f : {thick, grammage}) connect(f, &NumberField::committed, &session_, &Session::seal);
-      refresh_.push_back([this, sheet_now, stock_id, swatch, name, load, thick, grammage] {
+      refresh_.push_back([this, sheet_now, stock_id, swatch, name, load, thick, grammage, clear] {
         const Stock* stock = find_stock(session_.project(), stock_id);
         if (const Sheet* x = sheet_now()) load->setValue(x->load);
         if (!stock) return;
@@ -183,6 +196,7 @@ void SheetsPanel::update() {
         name->setText(QStringLiteral("%1  ·  %2").arg(qs(stock->name), counted(n, tr("piece"), tr("pieces"))));
         thick->setValue(stock->thickness_mm);
         grammage->setValue(stock->grammage_gsm);
+        clear->setChecked(stock->clear);
       });
       sheets_->addWidget(card);
     }
@@ -200,6 +214,7 @@ void SheetsPanel::update() {
   travel_->setValue(m.travel_mm_s);
   accel_->setValue(m.accel_mm_s2);
   lift_->setValue(m.lift_s);
+  landing_->setValue(m.landing_mm);
   swap_->setValue(m.swap_s);
 }
 

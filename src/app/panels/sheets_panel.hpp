@@ -24,7 +24,7 @@ class SheetsPanel : public Panel {
   std::string shape_;                           // of the list of sheets: rebuilt when it changes
   std::vector<std::function<void()>> refresh_;  // puts current values into the fields of the list
   QComboBox *mat_, *holders_;
-  NumberField *border_, *rated_, *force_, *travel_, *accel_, *lift_, *swap_;
+  NumberField *border_, *rated_, *force_, *travel_, *accel_, *lift_, *landing_, *swap_;
 };
 
 }  // namespace dotlane

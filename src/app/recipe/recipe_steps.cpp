@@ -10,6 +10,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "core/shape/fill/fill_made.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/trace.hpp"
 #include "render/role_style.hpp"
@@ -24,7 +25,16 @@ QString figure_of(const StepOutcome& outcome, LengthUnit unit) {
                                 : size_text(outcome.bounds, unit) + QChar(' ') + unit_word(unit);
 }
 
+QString fill_text(const FillMade& made) {
+  std::size_t strokes = 0;
+  for (const auto& coat : made.coats) strokes += coat.size();
+  QString out = counted(strokes, QObject::tr("stroke"), QObject::tr("strokes"));
+  if (made.coats.size() > 1) out += QStringLiteral("  ·  ") + QObject::tr("two passes");
+  return out;
+}
+
 QString detail_of(const StepOutcome& outcome) {
+  if (outcome.fill) return fill_text(*outcome.fill);
   QString out = counted(outcome.contours, QObject::tr("contour"), QObject::tr("contours")) + QStringLiteral("  ·  ") +
                 counted(outcome.nodes, QObject::tr("node"), QObject::tr("nodes"));
   if (outcome.removed_mm2 > 0.5)
@@ -121,6 +131,14 @@ void RecipeSteps::addStop(const Piece& piece, const Step* step) {
   body->setContentsMargins(9, 2, 0, 8);
   body->setSpacing(4);
   column->addWidget(stop.values);
+  if (step && step->kind == "fill") {
+    stop.fill = new FillPanel(session_, piece.id, step->id, stop.values);
+    body->addWidget(stop.fill);
+    connect(stop.fill, &FillPanel::edited, this,
+            [this, id = step->id](const std::string& key, const Value& v) { change(id, key, v); });
+    connect(stop.fill, &FillPanel::committed, &session_, &Session::seal);
+    connect(stop.fill, &FillPanel::refused, this, &RecipeSteps::refused);
+  }
   addFields(stop, piece, step ? step->values : piece.source.values);
   if (step) {
     auto* tools = new QHBoxLayout;
@@ -213,11 +231,11 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
       for (const auto& [spec, field] : stop.fields) {
         const auto given = values->find(spec->key);
         show_value(field, *spec, given == values->end() ? spec->standard : given->second, unit);
-        const bool idle = (!spec->unless_key.empty() && take.is(spec->unless_key, spec->unless_word.c_str())) ||
-                          field->property("idle").toBool();
+        const bool idle = !applies(*spec, take) || field->property("idle").toBool();
         if (stop.form->isRowVisible(field) == idle) stop.form->setRowVisible(field, !idle);
       }
     }
+    if (stop.fill) stop.fill->follow();
     QString figure, detail, trouble;
     const auto found = std::find_if(drawn.outcomes.begin(), drawn.outcomes.end(),
                                     [&](const StepOutcome& o) { return o.step == stop.step; });

@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 #include <QWidget>
 
+#include "app/fill/fill_panel.hpp"
 #include "app/lettering/lettering_fields.hpp"
 #include "app/session.hpp"
 #include "core/project/kinds.hpp"
@@ -40,6 +41,7 @@ class RecipeSteps : public QWidget {
     QLabel *detail = nullptr, *figure = nullptr, *trouble = nullptr;
     QWidget* values = nullptr;
     QFormLayout* form = nullptr;
+    FillPanel* fill = nullptr;
     std::vector<std::pair<const ValueSpec*, QWidget*>> fields;
     bool on = true;
   };

@@ -5,9 +5,11 @@
 #include <set>
 
 #include "core/check/doubled.hpp"
+#include "core/check/fill_checks.hpp"
 #include "core/check/lettering_checks.hpp"
 #include "core/check/shape_checks.hpp"
 #include "core/project/edit.hpp"
+#include "core/project/kinds.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/text_scan.hpp"
 
@@ -36,7 +38,9 @@ class Checker {
     doubled_cuts();
     for (auto& finding : check_shapes(project_, drawing_)) out_.push_back(std::move(finding));
     for (auto& finding : check_lettering(project_, drawing_)) out_.push_back(std::move(finding));
+    for (auto& finding : check_fills(project_, drawing_, plan_)) out_.push_back(std::move(finding));
     order();
+    through_clear();
     notes();
     guesses();
     std::stable_sort(out_.begin(), out_.end(),
@@ -301,6 +305,39 @@ class Checker {
         }
         finding.fixes.push_back({Fix::Kind::restore_order, "Cut last", "", 0, {}});
         return;
+      }
+    }
+  }
+
+  /// What is engraved on the back of a clear blank reads through it when it is mirrored exactly once.
+  void through_clear() {
+    for (const auto& drawn : drawing_.pieces) {
+      const Stock* stock = find_stock(project_, drawn->piece->stock);
+      const Piece* piece = find_piece(project_, drawn->piece->id);
+      if (!stock || !stock->clear || !piece) continue;
+      const bool engraved = std::any_of(drawn->piece->lines.begin(), drawn->piece->lines.end(),
+                                        [](const Line& l) { return l.role == Role::engrave; });
+      if (!engraved) continue;
+      bool turned_over = piece->placement.determinant() < 0;
+      for (const auto& step : piece->steps) {
+        const Reading take(*find_kind(step_kinds(), "mirror"), step.values);
+        if (step.on && step.kind == "mirror" && !take.flag("keep")) turned_over = !turned_over;
+      }
+      if (turned_over == plan_.mirrored) {
+        auto& f = add(turned_over ? "mirrored-twice" : "clear-not-mirrored",
+                      turned_over ? Severity::warning : Severity::info,
+                      turned_over
+                          ? piece->name + " is mirrored in its recipe and once more with the job: it comes out as drawn. "
+                                          "Mirror exactly once."
+                          : piece->name + " is engraved on " + stock->name +
+                                ", which is clear. Read through the blank, from the other side, it comes out the wrong "
+                                "way round; mirror it once for that.",
+                      {{piece->id, ""}});
+        if (!turned_over) {
+          Fix fix{Fix::Kind::add_step, "Mirror the piece", "", 0, {}, {}};
+          fix.step.kind = "mirror";
+          f.fixes.push_back(std::move(fix));
+        }
       }
     }
   }

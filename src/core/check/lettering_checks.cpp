@@ -258,7 +258,7 @@ std::vector<Finding> check_lettering(const Project& project, const Drawing& draw
         w.joined = true;
       } else if (step.kind == "thicken") {
         w.thicker += Reading(*kind, step.values).number("by");
-      } else if (kind && kind->group != "Place") {
+      } else if (kind && kind->group != "Place" && kind->group != "Fill") {
         w.plain = false;
       } else if (step.kind == "scale") {
         w.plain = false;
@@ -281,7 +281,7 @@ std::vector<Finding> check_lettering(const Project& project, const Drawing& draw
       continue;
     }
     w.regions = letter_regions(w.lettering);
-    if (w.joined) {
+    if (w.joined && w.role == Role::cut) {  // what is only marked need not hold together
       pairs(w, out);
     } else if (w.role == Role::cut && w.plain) {
       overlaps(w, out);

@@ -136,6 +136,8 @@ Line read_line(const Json& json, const std::string& where) {
   f.boolean("role_guessed", line.role_guessed);
   f.text("tool", line.tool);
   f.integer("repeats", line.repeats, 0, 99);
+  f.boolean("stroke_by_stroke", line.stroke_by_stroke);
+  f.integer("coat", line.coat, 0, 2);
   std::string data, rule;
   f.text("d", data);
   auto path = parse_path_data(data);
@@ -266,6 +268,7 @@ Piece read_piece(const Json& json, const std::string& where) {
       d.boolean("role_guessed", out.role_guessed);
       d.text("tool", out.tool);
       d.integer("repeats", out.repeats, 0, 99);
+      d.boolean("stroke_by_stroke", out.stroke_by_stroke);
     }
   }
   std::set<std::string> ids;
@@ -304,6 +307,7 @@ Stock read_stock(const Json& json, const std::string& where) {
   f.color("color", stock.color);
   f.number("thickness_mm", stock.thickness_mm, 0, 100);
   f.number("grammage_gsm", stock.grammage_gsm, 0, 10000);
+  f.boolean("clear", stock.clear);
   if (const Json* settings = f.find("settings")) {
     const std::string at = f.name_of("settings");
     if (!settings->is_object()) throw BadField{at, "an object is expected"};
@@ -353,6 +357,7 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
   f.number("corner_mm", m.corner_mm, 0.0001, 10);
   f.number("lower_s", m.lower_s, 0, 60);
   f.number("lift_s", m.lift_s, 0, 60);
+  f.number("landing_mm", m.landing_mm, 0, 5);
   f.number("swap_s", m.swap_s, 0, 3600);
   m.unknown = f.unknown();
 }
@@ -472,6 +477,8 @@ Json to_value(const Line& l) {
          {"repeats", l.repeats},
          {"fill_rule", l.path->fill_rule == FillRule::evenodd ? "evenodd" : "nonzero"},
          {"d", path_data(*l.path)}};
+  if (l.stroke_by_stroke) j["stroke_by_stroke"] = true;
+  if (l.coat != 0) j["coat"] = l.coat;
   return with_unknown(std::move(j), l.unknown);
 }
 
@@ -534,7 +541,9 @@ Json to_value(const Piece& p) {
   }
   for (const auto& [id, d] : p.dress) {
     j["made_lines"][id] = {
-        {"role", word(d.role)}, {"role_guessed", d.role_guessed}, {"tool", d.tool}, {"repeats", d.repeats}};
+        {"role_guessed", d.role_guessed}, {"tool", d.tool}, {"repeats", d.repeats}};
+    if (d.role) j["made_lines"][id]["role"] = word(*d.role);
+    if (d.stroke_by_stroke) j["made_lines"][id]["stroke_by_stroke"] = true;
   }
   return with_unknown(std::move(j), p.unknown);
 }
@@ -558,13 +567,14 @@ Json to_value(const Stock& s) {
     settings[std::string(word(role))] = {
         {"force_gf", v.force_gf}, {"speed_mm_s", v.speed_mm_s}, {"depth", v.depth}, {"repeats", v.repeats}};
   }
-  return with_unknown({{"id", s.id},
-                       {"name", s.name},
-                       {"color", hex(s.color)},
-                       {"thickness_mm", s.thickness_mm},
-                       {"grammage_gsm", s.grammage_gsm},
-                       {"settings", settings}},
-                      s.unknown);
+  Json j{{"id", s.id},
+         {"name", s.name},
+         {"color", hex(s.color)},
+         {"thickness_mm", s.thickness_mm},
+         {"grammage_gsm", s.grammage_gsm},
+         {"settings", settings}};
+  if (s.clear) j["clear"] = true;
+  return with_unknown(std::move(j), s.unknown);
 }
 
 Json to_value(const Sheet& s) {
@@ -587,6 +597,7 @@ Json to_value(const Machine& m) {
                        {"corner_mm", m.corner_mm},
                        {"lower_s", m.lower_s},
                        {"lift_s", m.lift_s},
+                       {"landing_mm", m.landing_mm},
                        {"swap_s", m.swap_s}},
                       m.unknown);
 }

@@ -82,6 +82,34 @@ ClipperLib::Paths resolved(const ClipperLib::Paths& raw, bool grown) {
   return out;
 }
 
+/// How many of a ring's vertices come nearer to the part's edge than this, of how many that were asked: all, or evenly
+/// chosen ones where there are very many.
+struct TooNear {
+  std::size_t near = 0, asked = 0;
+};
+TooNear too_near(const ClipperLib::Path& ring, const Region& part, double distance) {
+  constexpr std::size_t kMostAsked = 2'000'000;  // pairs of vertex and side
+  TooNear out;
+  const std::size_t every = ring.size() * vertices_in(part) / kMostAsked + 1;
+  for (std::size_t i = 0; i < ring.size(); i += every) {
+    const Vec p = grid::to_mm(ring[i]);
+    auto meets = [&](const Ring& edge) {
+      Vec a = edge.back();
+      for (const Vec b : edge) {
+        const Vec side = b - a, to = p - a;
+        const double length2 = dot(side, side), t = length2 > 0 ? std::clamp(dot(to, side) / length2, 0.0, 1.0) : 0.0;
+        const Vec off = to - side * t;
+        if (dot(off, off) < distance * distance) return true;
+        a = b;
+      }
+      return false;
+    };
+    ++out.asked;
+    out.near += std::any_of(part.rings.begin(), part.rings.end(), meets);
+  }
+  return out;
+}
+
 /// Offsets one part on its own.
 ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions& options) {
   auto thinner = [](const Region& from, double detail) {
@@ -101,7 +129,25 @@ ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions
   if (vertices_in(thin) < vertices_in(part)) thin = region_of(thin.rings, FillRule::nonzero);
   ClipperLib::Paths raw;
   for (const auto& ring : thin.rings) raw.push_back(grid::to_grid(raw_offset(ring, by, options)));
-  return raw.empty() ? raw : resolved(raw, by > 0);
+  if (raw.empty()) return raw;
+  auto shrunk = resolved(raw, by > 0);
+  const double clear = -by - 4 * options.chord;
+  if (by > 0 || clear <= 0) return shrunk;
+  // A smooth bulge that is narrower than twice the distance turns inside out, and its raw curve encloses what it should
+  // not. Bevels come nearer to the edge by themselves, so with them only what is too near all around goes.
+  bool fooled = false;
+  std::erase_if(shrunk, [&](const ClipperLib::Path& ring) {
+    const TooNear n = too_near(ring, thin, clear);
+    fooled = fooled || n.near > 0;
+    return n.near == n.asked;
+  });
+  if (!fooled || options.corners != Corners::round) return shrunk;
+  // The band along the edge, taken off, cannot be fooled; it takes longer.
+  std::vector<Polyline> edges;
+  for (const auto& ring : part.rings) edges.push_back(as_chain(ring));
+  ClipperLib::Paths out;
+  for (const auto& ring : subtract(part, band(edges, -by, options.chord)).rings) out.push_back(grid::to_grid(ring));
+  return out;
 }
 
 Region offset_once(const Region& region, double by, const OffsetOptions& options) {

@@ -85,7 +85,7 @@ Job compile(const Plan& plan, const Machine& machine) {
     }
     w.out += "SP" + std::to_string(pass.holder) + ";VS" + rounded_text(pass.speed_mm_s / 10, 2) + ";FS" +
              rounded_text(pass.force_gf, 0) + ";\n";
-    for (int r = 0; r < pass.repeats; ++r) {
+    for (int r = 0; r < pass.rounds(); ++r) {
       for (const auto& stroke : pass.strokes) w.stroke(stroke);
     }
   }

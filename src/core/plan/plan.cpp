@@ -6,6 +6,7 @@
 
 #include "core/plan/loads.hpp"
 #include "core/plan/order.hpp"
+#include "core/plan/run_cost.hpp"
 
 namespace dotlane {
 namespace {
@@ -16,17 +17,22 @@ struct Group {
   double ink;  // light inks first: minus the luminance
   std::string tool;
   int sheet, repeats;
+  bool stroke_by_stroke;
   auto rank() const { return std::tie(load, role_rank, ink); }
   friend bool operator<(const Group& a, const Group& b) {
-    return std::tie(a.load, a.role_rank, a.ink, a.tool, a.sheet, a.repeats) <
-           std::tie(b.load, b.role_rank, b.ink, b.tool, b.sheet, b.repeats);
+    return std::tie(a.load, a.role_rank, a.ink, a.tool, a.sheet, a.repeats, a.stroke_by_stroke) <
+           std::tie(b.load, b.role_rank, b.ink, b.tool, b.sheet, b.repeats, b.stroke_by_stroke);
   }
 };
 
 struct Batch {
   Pass pass;
-  std::vector<Polyline> chains;
-  std::vector<std::pair<int, std::size_t>> origin;  // piece id and line index of each chain
+  /// Chains that may run in any order, and those that wait for them: second passes of fills.
+  struct Coat {
+    std::vector<Polyline> chains;
+    std::vector<std::pair<int, std::size_t>> origin;  // piece id and line index of each chain
+  };
+  Coat first, second;
   Group group;
   int rank = 0;
 };
@@ -47,28 +53,31 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
         const int repeats = line.repeats > 0 ? line.repeats : setting.repeats;
         const auto role_rank = static_cast<int>(std::find(roles.begin(), roles.end(), line.role) - roles.begin());
         const Group group{placed.sheet.load, role_rank,       line.role == Role::draw ? -luminance(tool->ink) : 0.0,
-                          tool->id,          placed.sheet.id, repeats};
+                          tool->id,          placed.sheet.id, repeats,
+                          line.stroke_by_stroke && repeats > 1};
         Batch& batch = batches[group];
-        if (batch.chains.empty()) {
+        if (batch.first.chains.empty() && batch.second.chains.empty()) {
           batch.group = group;
           Pass& p = batch.pass;
           p.load = placed.sheet.load, p.sheet = placed.sheet.id, p.role = line.role, p.tool = tool->id;
           p.repeats = repeats;
+          p.stroke_by_stroke = group.stroke_by_stroke;
           p.force_gf =
               std::clamp(setting.force_gf, tool->min_force_gf, std::max(tool->min_force_gf, tool->max_force_gf));
           p.force_gf = std::min(p.force_gf, project.machine.max_force_gf);
           p.speed_mm_s = setting.speed_mm_s;
           p.depth = setting.depth;
           p.key = std::to_string(p.load) + "/" + std::to_string(p.sheet) + "/" + std::string(word(p.role)) + "/" +
-                  p.tool + "/" + std::to_string(repeats);
+                  p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
         }
         for (const auto& chain : part->flat->lines[i].chains) {
           Polyline on_mat = part->on_mat(chain);
           if (project.plan.mirrored) {
             for (auto& p : on_mat.points) p.x = flip - p.x;
           }
-          batch.chains.push_back(std::move(on_mat));
-          batch.origin.emplace_back(part->piece->id, i);
+          Batch::Coat& coat = line.coat == 2 ? batch.second : batch.first;
+          coat.chains.push_back(std::move(on_mat));
+          coat.origin.emplace_back(part->piece->id, i);
         }
       }
     }
@@ -115,10 +124,16 @@ std::vector<HolderLoad> changes(const std::vector<std::string>& before, const st
 void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& head) {
   const auto limits = pass_limits(machine, pass.speed_mm_s);
   const auto travel = travel_limits(machine);
-  for (const auto& stroke : order_strokes(batch.chains, head, pass.role == Role::cut)) {
-    const auto& [piece, line] = batch.origin[stroke.chain];
-    pass.strokes.push_back(
-        {points_of(batch.chains[stroke.chain], stroke), batch.chains[stroke.chain].closed, piece, line});
+  Vec at = head;
+  for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
+    for (const auto& stroke : order_strokes(coat->chains, at, pass.role == Role::cut)) {
+      const auto& chain = coat->chains[stroke.chain];
+      const auto& [piece, line] = coat->origin[stroke.chain];
+      auto points = points_of(chain, stroke);
+      if (pass.stroke_by_stroke) points = retraced(std::move(points), chain.closed, pass.repeats);
+      at = points.back();
+      pass.strokes.push_back({std::move(points), chain.closed, piece, line});
+    }
   }
   pass.contours = static_cast<int>(pass.strokes.size());
   double length = 0;
@@ -128,9 +143,9 @@ void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& he
     length += motion.length();
     down_s.push_back(machine.lower_s + motion.seconds() + machine.lift_s);
   }
-  pass.length_mm = length * pass.repeats;
-  pass.lifts = pass.contours * pass.repeats;
-  for (int r = 0; r < pass.repeats; ++r) {
+  pass.length_mm = length * pass.rounds();
+  pass.lifts = pass.contours * pass.rounds();
+  for (int r = 0; r < pass.rounds(); ++r) {
     for (std::size_t i = 0; i < pass.strokes.size(); ++i) {
       const auto& points = pass.strokes[i].points;
       pass.travel_mm += distance(head, points.front());

@@ -19,7 +19,7 @@ struct Stroke {
 
 /// One tool over one sheet in one role.
 struct Pass {
-  std::string key;  ///< stable name for ordering by hand: "load/sheet/role/tool/repeats"
+  std::string key;  ///< stable name for ordering by hand: "load/sheet/role/tool/repeats", and "/strokes" when stroke by stroke
   int index = 1;    ///< 1-based, in running order
   int load = 1;
   int sheet = 1;  ///< sheet id
@@ -27,16 +27,19 @@ struct Pass {
   std::string tool;
   int holder = 1;
   bool pause_before = false;
-  int repeats = 1;  ///< the whole pass, this many times in register
+  int repeats = 1;  ///< times the tool goes over every stroke, in register
+  bool stroke_by_stroke = false;  ///< the repeats are in the strokes' points already, to and fro or round and round
+  /// Times the strokes are run through from the first to the last.
+  [[nodiscard]] int rounds() const { return stroke_by_stroke ? 1 : repeats; }
   double force_gf = 0, speed_mm_s = 0, depth = 0;
-  std::vector<Stroke> strokes;  ///< in running order, one repeat
-  int contours = 0;             ///< strokes of one repeat
+  std::vector<Stroke> strokes;  ///< in running order, one round
+  int contours = 0;             ///< strokes of one round
   double length_mm = 0;         ///< tool down, all repeats
   double travel_mm = 0;         ///< tool up, all repeats, from where the pass before ended
   int lifts = 0;                ///< all repeats
   double seconds = 0;           ///< without the pause before it
   double start_s = 0;           ///< on the clock of the plan, after the pause before it
-  /// When each stroke ends, seconds from start_s: the strokes of the first repeat, then of the second, and so on.
+  /// When each stroke ends, seconds from start_s: the strokes of the first round, then of the second, and so on.
   std::vector<double> stroke_end_s;
 };
 

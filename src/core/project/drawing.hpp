@@ -22,6 +22,8 @@ struct FlatPiece {
   std::size_t segments = 0;
 };
 
+struct FillMade;  // core/shape/fill/fill_made.hpp
+
 /// What a step did, for people to read.
 struct StepOutcome {
   int step = 0;  ///< its id; 0 for the source
@@ -31,6 +33,7 @@ struct StepOutcome {
   double removed_mm2 = 0;   ///< taken away by it
   std::size_t dropped = 0;  ///< contours or slivers it left out
   std::string trouble;      ///< why it could do nothing, when it could not
+  std::shared_ptr<const FillMade> fill;  ///< what a fill filled and how
 };
 
 /// One piece as placed. `piece` holds the lines as they are in the end, and as its placement where these stand: for a

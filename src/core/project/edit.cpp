@@ -15,10 +15,11 @@ namespace {
 
 /// What people say of a line, wherever it is kept: on the line, or on a made line's dress.
 struct Said {
-  Role& role;
+  std::function<void(Role)> set_role;
   bool& role_guessed;
   std::string& tool;
   int& repeats;
+  bool& stroke_by_stroke;
   Color ink;
 };
 
@@ -35,7 +36,7 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
     auto rest = found->second;
     for (auto& line : piece.lines) {
       if (rest.erase(line.id) == 0) continue;
-      Said said{line.role, line.role_guessed, line.tool, line.repeats, line.color};
+      Said said{[&](Role role) { line.role = role; }, line.role_guessed, line.tool, line.repeats, line.stroke_by_stroke, line.color};
       change(project, piece, said);
     }
     if (!piece.plain()) {
@@ -45,7 +46,7 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
         for (const auto& line : piece.lines) {
           if (id.starts_with(line.id + "~")) ink = line.color;
         }
-        Said said{dress.role, dress.role_guessed, dress.tool, dress.repeats, ink};
+        Said said{[&](Role role) { dress.role = role; }, dress.role_guessed, dress.tool, dress.repeats, dress.stroke_by_stroke, ink};
         change(project, piece, said);
       }
     }
@@ -183,7 +184,7 @@ Project add_artwork(Project project, const Artwork& art, const std::string& file
 
 Project assign_role(Project project, const std::vector<LineRef>& lines, Role role, const std::string& tool) {
   return edit_lines(std::move(project), lines, [&](Project& p, const Piece& piece, Said& line) {
-    line.role = role;
+    line.set_role(role);
     line.role_guessed = false;
     line.tool = tool.empty() ? choose_tool(p, role, line.ink, piece.stock) : tool;
   });
@@ -196,6 +197,11 @@ Project confirm_roles(Project project, const std::vector<LineRef>& lines) {
 Project set_repeats(Project project, const std::vector<LineRef>& lines, int repeats) {
   return edit_lines(std::move(project), lines,
                     [&](Project&, const Piece&, Said& line) { line.repeats = std::clamp(repeats, 0, 99); });
+}
+
+Project set_stroke_by_stroke(Project project, const std::vector<LineRef>& lines, bool on) {
+  return edit_lines(std::move(project), lines,
+                    [&](Project&, const Piece&, Said& line) { line.stroke_by_stroke = on; });
 }
 
 bool wants_tool(const Project& project, const std::string& tool) {

@@ -34,6 +34,8 @@ Project edit_piece(Project project, int id, Change&& change) {
                                   const std::string& tool = {});
 [[nodiscard]] Project confirm_roles(Project project, const std::vector<LineRef>& lines);
 [[nodiscard]] Project set_repeats(Project project, const std::vector<LineRef>& lines, int repeats);
+/// Whether the repeats of the lines go over each stroke at once, or over the whole pass again.
+[[nodiscard]] Project set_stroke_by_stroke(Project project, const std::vector<LineRef>& lines, bool on);
 
 /// The rack tool for a role on a stock: for draw a pen of this ink (added to the rack when there is none), for cut the
 /// first blade that takes the thickness, else the first that serves. Empty for print and guide.

@@ -93,6 +93,44 @@ std::vector<KindSpec> make_step_kinds() {
                "Outline",
                {length("radius", "radius", 2, 0, 500),
                 choice("which", "which", {{"both", "all"}, {"outer", "outward"}, {"inner", "inward"}}), lines()}});
+  auto only_for = [](ValueSpec v, std::vector<std::string> words) {
+    v.only_key = "pattern", v.only_words = std::move(words);
+    return v;
+  };
+  const std::vector<std::string> straight{"hatch", "cross", "zigzag", "grid", "rules", "dots"},
+      joined{"cross", "zigzag"}, stroked{"hatch", "cross", "zigzag", "contour", "spiral", "grid", "rules"};
+  k.push_back({"fill",
+               "Fill",
+               "Strokes that colour shapes in, for pens, foil and engraving tips.",
+               "Fill",
+               {choice("pattern", "pattern",
+                       {{"hatch", "hatch"},
+                        {"cross", "cross-hatch"},
+                        {"zigzag", "zigzag, joined"},
+                        {"contour", "along the outline"},
+                        {"spiral", "one spiral"},
+                        {"grid", "squares"},
+                        {"rules", "lines to write on"},
+                        {"dots", "dots in rows"},
+                        {"stipple", "strewn dots"}}),
+                length("spacing", "spacing", 0.5, 0.02, 200, "Between strokes; the size of squares."),
+                only_for(degrees("angle", "angle", 20), straight),
+                only_for(degrees("cross-angle", "second angle", 90, -180, 180), {"cross"}),
+                length("inset", "inset", 0.4, 0, 100, "Kept clear along the edge; half a tip keeps ink inside."),
+                only_for(length("join", "join ends within", 3, 0, 100, "Along the edge; 0 = never."), joined),
+                only_for(flag("edge", "edge drawn too", false, "A stroke along the edge of the fill."),
+                         {"hatch", "cross", "zigzag", "grid", "rules", "dots", "stipple"}),
+                only_for(length("shortest", "shortest stroke", 0.3, 0, 50), stroked),
+                only_for(percent("phase", "shifted by", 0, -100, 100), straight),
+                only_for(count("seed", "throw", 1, 1, 9999, "Another number strews the dots another way."), {"stipple"}),
+                choice("second", "second pass",
+                       {{"none", "none"}, {"shifted", "half a spacing on"}, {"turned", "turned by 90°"}}),
+                choice("what", "fill", {{"inside", "inside each shape"}, {"between", "between frame and shapes"}}),
+                choice("as", "strokes are",
+                       {{"line", "as their shapes"}, {"draw", "drawn"}, {"foil", "foiled"}, {"engrave", "engraved"}}),
+                choice("outline", "outline", {{"keep", "kept"}, {"leave-out", "left out"}}),
+                only_for(choice("angle-from", "angle counts", {{"piece", "on the piece"}, {"mat", "on the mat"}}), straight),
+                lines()}});
   k.push_back({"simplify",
                "Simplify",
                "Fewer nodes, the same shape within a tolerance.",
@@ -316,7 +354,7 @@ std::vector<KindSpec> make_shape_kinds() {
        {text("text", "words", "Lantern", 10000, ""),
         text("font", "typeface", "Dancing Script Bold", 1000, "A name, or the path of a font file."),
         choice("size-by", "sized by",
-               {{"cap-height", "height of capitals"}, {"line-height", "line to line"}, {"width", "finished width"}}),
+               {{"cap-height", "capitals"}, {"line-height", "line to line"}, {"width", "whole width"}}),
         length("size", "size", 20, 0.2, 3000),
         length("tracking", "letter spacing", 0, -500, 500, "Added after every letter."),
         flag("kerning", "kerning", true, "The spacing of pairs that the typeface asks for."),
@@ -343,7 +381,7 @@ std::vector<KindSpec> make_shape_kinds() {
          {},
          "Rows of six: character, space before, right, down, turn, percent."}}});
   for (auto& v : k.back().values) {
-    if (v.key == "radius" || v.key == "from") v.unless_key = "way", v.unless_word = "line";
+    if (v.key == "radius" || v.key == "from") v.only_key = "way", v.only_words = {"outside", "inside"};
   }
   return k;
 }
@@ -392,6 +430,11 @@ std::string Reading::text(const std::string& key) const {
 std::vector<double> Reading::list(const std::string& key) const {
   const auto* v = std::get_if<std::vector<double>>(&value(key));
   return v ? *v : std::vector<double>{};
+}
+
+bool applies(const ValueSpec& spec, const Reading& others) {
+  return spec.only_words.empty() || std::find(spec.only_words.begin(), spec.only_words.end(),
+                                              others.text(spec.only_key)) != spec.only_words.end();
 }
 
 Result<void> accepts(const ValueSpec& spec, const Value& value) {

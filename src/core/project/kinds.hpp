@@ -42,7 +42,8 @@ struct ValueSpec {
   double low = 0, high = 1e6;
   std::vector<Word> words;  ///< of a choice
   std::string help;
-  std::string unless_key{}, unless_word{};  ///< means nothing while that choice has that word
+  std::string only_key{};                 ///< means something only while that choice has
+  std::vector<std::string> only_words{};  ///< one of these words; always when empty
 };
 
 struct KindSpec {
@@ -75,6 +76,9 @@ class Reading {
   const KindSpec& spec_;
   const Values& values_;
 };
+
+/// Whether the value means something beside the others.
+[[nodiscard]] bool applies(const ValueSpec& spec, const Reading& others);
 
 /// Whether the value may stand there: right type, in range, a known word. The error says what is expected.
 [[nodiscard]] Result<void> accepts(const ValueSpec& spec, const Value& value);

@@ -21,6 +21,12 @@ Stock stock(std::string id, std::string name, Color color, double thickness, dou
   return s;
 }
 
+Stock clear_stock(std::string id, std::string name, Color color, double thickness, std::map<Role, Setting> settings) {
+  Stock s = stock(std::move(id), std::move(name), color, thickness, 0, std::move(settings));
+  s.clear = true;
+  return s;
+}
+
 }  // namespace
 
 double grammage_of_cover(double pounds) {
@@ -64,7 +70,7 @@ std::vector<Stock> preset_stocks() {
             {{cut, {180, 40, 5, 1}}, {draw, {20, 60, 0, 1}}}),
       stock("felt", "Felt", {196, 208, 186}, 1.2, 0, {{cut, {260, 25, 8, 2}}, {draw, {20, 50, 0, 1}}}),
       stock("stencil-film", "Stencil film", {214, 226, 236}, 0.19, 0, {{cut, {210, 30, 5, 2}}, {draw, {25, 60, 0, 1}}}),
-      stock("acrylic", "Acrylic blank", {222, 232, 236}, 1.5, 0, {{engrave, {220, 25, 0, 1}}}),
+      clear_stock("acrylic", "Acrylic blank", {222, 232, 236}, 1.5, {{engrave, {220, 25, 0, 1}}}),
       stock("soft-metal", "Soft metal blank", {201, 178, 120}, 0.8, 0, {{engrave, {250, 20, 0, 4}}}),
   };
 }

@@ -3,6 +3,7 @@
 
 #include <map>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -28,6 +29,8 @@ struct Line {
   bool role_guessed = false;  ///< set by import, cleared when a person confirms or assigns
   std::string tool;           ///< rack id; empty for print and guide
   int repeats = 0;            ///< times the tool goes over it; 0 = as the stock says
+  bool stroke_by_stroke = false;  ///< repeats go over each stroke at once instead of over the whole pass again
+  int coat = 0;               ///< strokes of a fill: 1, or 2 for those of its second pass; other lines 0
   Unknown unknown;
   friend bool operator==(const Line&, const Line&) = default;
 };
@@ -50,10 +53,11 @@ struct Source {
 
 /// What is said about a line that a shape or a step makes, by its id; it has no Line of its own to keep that.
 struct Dress {
-  Role role = Role::cut;
+  std::optional<Role> role;  ///< nothing: as it is made
   bool role_guessed = false;
   std::string tool;
   int repeats = 0;
+  bool stroke_by_stroke = false;
   friend bool operator==(const Dress&, const Dress&) = default;
 };
 
@@ -106,6 +110,7 @@ struct Stock {
   Color color{255, 255, 255};
   double thickness_mm = 0.2;
   double grammage_gsm = 0;  ///< 0 where it does not apply
+  bool clear = false;       ///< seen through: a mark on its back shows at its front
   std::map<Role, Setting> settings;
   Unknown unknown;
   friend bool operator==(const Stock&, const Stock&) = default;
@@ -139,6 +144,8 @@ struct Machine {
   double accel_mm_s2 = 2000;
   double corner_mm = 0.02;  ///< how far the head may round a corner; sets its speed there
   double lower_s = 0.08, lift_s = 0.08;
+  /// How far off a tool lands after a lift: the standard deviation along x and y. Common practice, no published source.
+  double landing_mm = 0.08;
   double swap_s = 45;  ///< hands on one tool swap
   Unknown unknown;
   [[nodiscard]] Box mat_area() const { return {0, 0, mat.width_mm, mat.height_mm}; }

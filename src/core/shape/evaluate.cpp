@@ -2,10 +2,12 @@
 
 #include <algorithm>
 #include <map>
+#include <numbers>
 #include <optional>
 #include <set>
 
 #include "core/geometry/measure.hpp"
+#include "core/shape/fill/fill_made.hpp"
 #include "core/shape/line_set.hpp"
 #include "core/shape/source.hpp"
 #include "core/shape/steps.hpp"
@@ -14,6 +16,7 @@ namespace dotlane {
 namespace {
 
 constexpr std::size_t kAtOnce = 1500;  // nodes times steps that are worked out without asking for time
+constexpr double kFirstLook = 4000;    // strokes of a fill that are shown without asking for time
 
 FlatPiece flatten_piece(const Piece& piece, double tolerance) {
   FlatPiece out;
@@ -61,7 +64,7 @@ Box mapped_box(const Box& box, const Affine& map) {
 /// Made lines get their roles as soon as they are there: the next step asks for them.
 void give_roles(std::vector<Line>& lines, const std::map<std::string, Dress>& dress) {
   for (auto& line : lines) {
-    if (const auto said = dress.find(line.id); said != dress.end()) line.role = said->second.role;
+    if (const auto said = dress.find(line.id); said != dress.end() && said->second.role) line.role = *said->second.role;
   }
 }
 
@@ -162,6 +165,7 @@ struct DrawingCache::After {
   Step step;
   std::vector<Input> inputs;
   Box sheet;
+  double turned = 0;
   std::vector<Line> lines;
   StepOutcome outcome;
 };
@@ -262,10 +266,12 @@ class Evaluation {
     resolved.lines = recipe->shaped->lines;
     resolved.placement = frame_of(piece->placement).to_mat;
     for (auto& line : resolved.lines) {
+      if (line.coat > 0) dress_as_origin(*piece, line);
       if (const auto said = piece->dress.find(line.id); said != piece->dress.end()) {
         line.role_guessed = said->second.role_guessed;
-        line.tool = said->second.tool;
+        if (!said->second.tool.empty()) line.tool = said->second.tool;
         line.repeats = said->second.repeats;
+        line.stroke_by_stroke = said->second.stroke_by_stroke;
       }
       if (piece->helper) line.role = Role::guide;
       if (!runs(line.role)) line.tool.clear();
@@ -289,6 +295,17 @@ class Evaluation {
       cache_.recipes_[piece->id] = kept;
     }
     return drawn;
+  }
+
+  /// Strokes of a fill are run as the line they fill, with its tool when that can do it.
+  void dress_as_origin(const Piece& piece, Line& strokes) const {
+    if (const auto said = piece.dress.find(strokes.id.substr(0, strokes.id.rfind('~'))); said != piece.dress.end()) {
+      strokes.tool = said->second.tool;
+      strokes.repeats = said->second.repeats;
+      strokes.stroke_by_stroke = said->second.stroke_by_stroke;
+    }
+    const Tool* known = find_tool(project_, strokes.tool);
+    if (!known || !serves(*known, strokes.role)) strokes.tool.clear();
   }
 
   std::shared_ptr<const DrawingCache::Recipe> recipe_of(const Piece& piece) {
@@ -326,9 +343,11 @@ class Evaluation {
       after.step = step;
       after.inputs = inputs_for(piece, step, frame);
       if (step.kind == "scale") after.sheet = sheet_for(piece, frame);
+      if (step.kind == "fill") after.turned = turned(step, frame);
       const std::size_t at = recipe->after.size();
       same = same && before && at < before->after.size() && before->after[at].step == after.step &&
-             before->after[at].inputs == after.inputs && before->after[at].sheet == after.sheet;
+             before->after[at].inputs == after.inputs && before->after[at].sheet == after.sheet &&
+             before->after[at].turned == after.turned;
       if (same) {
         recipe->after.push_back(before->after[at]);
       } else {
@@ -339,6 +358,11 @@ class Evaluation {
           if (spent_ > kAtOnce) return leave(piece, before);
         }
         after.lines = carried_out(piece, after, *lines);
+        if (after.outcome.fill && after.outcome.fill->coarse) {
+          // Only a first look: shown, but not remembered.
+          give_roles(after.lines, piece.dress);
+          return first_look(piece, before, *recipe, std::move(after));
+        }
         give_roles(after.lines, piece.dress);
         recipe->after.push_back(std::move(after));
       }
@@ -374,6 +398,27 @@ class Evaluation {
     }
     done_[piece.id] = before;
     return before;
+  }
+
+  /// A fill made coarser, so that it shows at once what it is like; steps after it wait.
+  std::shared_ptr<const DrawingCache::Recipe> first_look(const Piece& piece,
+                                                         std::shared_ptr<const DrawingCache::Recipe> before,
+                                                         const DrawingCache::Recipe& so_far, DrawingCache::After after) {
+    stale_.insert(piece.id);
+    auto look = before ? std::make_shared<DrawingCache::Recipe>(*before) : std::make_shared<DrawingCache::Recipe>();
+    std::vector<StepOutcome> outcomes{so_far.first};
+    for (const auto& done : so_far.after) outcomes.push_back(done.outcome);
+    outcomes.push_back(after.outcome);
+    look->shaped = std::make_shared<const Shaped>(std::move(after.lines), std::move(outcomes));
+    done_[piece.id] = look;
+    return look;
+  }
+
+  /// How far a piece is turned, for fills whose angle counts on the mat; 0 for others, so that turning redoes nothing.
+  static double turned(const Step& step, const Frame& frame) {
+    const Reading take(*find_kind(step_kinds(), "fill"), step.values);
+    if (!take.is("angle-from", "mat")) return 0;
+    return std::atan2(-frame.to_mat.b, frame.to_mat.a) * 180 / std::numbers::pi;
   }
 
   static std::vector<Line> start_lines(const Piece& piece, const Affine& shape, std::string& trouble) {
@@ -414,6 +459,8 @@ class Evaluation {
     StepInputs inputs;
     inputs.above = graph_.above(piece.id);
     inputs.sheet = after.sheet;
+    inputs.turned = after.turned;
+    if (effort_ == Effort::at_once) inputs.most_strokes = kFirstLook;
     auto find = [&](int id) -> const Input* {
       const auto found =
           std::find_if(after.inputs.begin(), after.inputs.end(), [&](const Input& i) { return i.piece == id; });

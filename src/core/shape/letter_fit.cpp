@@ -124,8 +124,9 @@ class Pairing {
   Box box_;
 };
 
-/// The shift within the range that is nearest to none, a little inside it.
+/// The shift within the range that is nearest to none; none at all, or one a little inside the range.
 double nearest(const Pairing::Range& range) {
+  if (range.least <= 0 && range.most >= 0) return 0;
   const double safe = std::min(kSafe, (range.most - range.least) / 2);
   return std::clamp(0.0, range.least + safe, range.most - safe);
 }

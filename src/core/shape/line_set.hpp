@@ -8,13 +8,18 @@
 
 namespace dotlane {
 
+/// Whether it has a closed contour that can bound something.
 [[nodiscard]] bool has_closed(const Line& line);
 [[nodiscard]] std::vector<Polyline> open_chains(const Line& line, double chord = kChord);
 
 /// Whether a step that names lines with `of` means this one; `standard` answers where it names none.
 [[nodiscard]] bool named(const std::string& of, const Line& line, bool standard);
 
-/// The indices of the closed shapes meant: those named, else the cut ones, else all closed ones.
+/// What these lie-in-each-other shapes leave: shapes inside shapes are holes, shapes that overlap are one.
+[[nodiscard]] Region nested(std::vector<Region> shapes);
+
+/// The indices of the closed shapes meant: those named, else the cut ones, else all closed ones. Strokes of fills are
+/// no shapes.
 [[nodiscard]] std::vector<std::size_t> shapes_meant(const std::string& of, const std::vector<Line>& lines);
 /// The indices of the lines meant: those named, else every line.
 [[nodiscard]] std::vector<std::size_t> lines_meant(const std::string& of, const std::vector<Line>& lines);
@@ -59,6 +64,8 @@ std::vector<Line> step_leave_out(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_fill_holes(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call);
+// Filling: steps_fill.cpp.
+std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call);
 // Placing: steps_place.cpp.
 std::vector<Line> step_mirror(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_rotate(std::vector<Line> lines, const StepCall& call);

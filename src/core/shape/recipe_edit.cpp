@@ -249,7 +249,8 @@ Project freeze(Project project, const Drawing& drawing, int id) {
     auto lines = drawn->piece->lines;
     if (helper) {  // shown as guides only while it helps
       for (auto& line : lines) {
-        if (const auto said = p.dress.find(line.id); said != p.dress.end()) line.role = said->second.role;
+        if (const auto said = p.dress.find(line.id); said != p.dress.end() && said->second.role)
+          line.role = *said->second.role;
       }
     }
     p.lines = std::move(lines);

@@ -10,7 +10,7 @@
 namespace dotlane {
 
 bool has_closed(const Line& line) {
-  return std::any_of(line.path->contours.begin(), line.path->contours.end(), [](const Contour& c) { return c.closed; });
+  return line.coat == 0 && std::any_of(line.path->contours.begin(), line.path->contours.end(), [](const Contour& c) { return c.closed; });
 }
 
 std::vector<Polyline> open_chains(const Line& line, double chord) {
@@ -81,16 +81,14 @@ std::vector<Line> mapped(std::vector<Line> lines, const Affine& map) {
   return lines;
 }
 
-Region material_of(const std::vector<Line>& lines) {
+Region nested(std::vector<Region> regions) {
   struct Shape {
     Region region;
     Box box;
     int depth = 0;
   };
   std::vector<Shape> shapes;
-  for (const std::size_t i : shapes_meant("", lines)) {
-    if (lines[i].role == Role::guide) continue;
-    Region region = region_of(*lines[i].path);
+  for (auto& region : regions) {
     if (region.empty()) continue;
     const Box box = bounds_of(region);
     shapes.push_back({std::move(region), box, 0});
@@ -121,6 +119,14 @@ Region material_of(const std::vector<Line>& lines) {
   return out;
 }
 
+Region material_of(const std::vector<Line>& lines) {
+  std::vector<Region> shapes;
+  for (const std::size_t i : shapes_meant("", lines)) {
+    if (lines[i].role != Role::guide) shapes.push_back(region_of(*lines[i].path));
+  }
+  return nested(std::move(shapes));
+}
+
 void measure(const std::vector<Line>& lines, StepOutcome& outcome) {
   outcome.bounds = bounds_of(lines);
   outcome.nodes = outcome.contours = 0;
@@ -148,6 +154,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"cut-away", step_cut_away},
       {"overlap", step_overlap},
       {"divide", step_divide},
+      {"fill", step_fill},
       {"trim-under", step_trim_under},
       {"simplify", step_simplify},
       {"smooth", step_smooth},

@@ -1,0 +1,59 @@
+#include "cli/fill.hpp"
+
+#include <set>
+
+#include "core/plan/fill_figures.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane::cli {
+
+Json fill_report(const Project& project, const std::vector<int>& pieces, std::optional<double> tip_mm) {
+  DrawingCache cache;
+  const Drawing drawing = evaluate(project, cache);
+  std::size_t strokes = 0, lifts = 0;
+  double length = 0, travel = 0, seconds = 0, region = 0, inked = 0, outside = 0, gap = 0, tip = 0;
+  std::set<std::string> unfilled;
+  for (const int id : pieces) {
+    const DrawnPiece* drawn = find_drawn(drawing, id);
+    if (!drawn) continue;
+    for (const auto& step : find_piece(project, id)->steps) {
+      const auto subject = fill_subject(project, *drawn, step.id, tip_mm);
+      if (!subject) continue;
+      const FillFigures f = figures_of(*subject);
+      strokes += f.strokes;
+      lifts += f.cost.lifts;
+      length += f.cost.length_mm;
+      travel += f.cost.travel_mm;
+      seconds += f.cost.seconds;
+      region += f.coverage.region_mm2;
+      inked += f.coverage.inked_mm2;
+      outside += f.coverage.outside_mm2;
+      gap = std::max(gap, f.coverage.largest_gap_mm);
+      tip = subject->run.tip_mm;
+      for (const std::size_t part : f.unfilled) unfilled.insert(subject->made->parts[part].line);
+    }
+  }
+  auto round4 = [](double v) { return std::round(v * 1e4) / 1e4; };
+  return {{"strokes", strokes},
+          {"lifts", lifts},
+          {"length_mm", round4(length)},
+          {"travel_mm", round4(travel)},
+          {"tip_mm", tip},
+          {"coverage", region > 0 ? round4(inked / region) : 0.0},
+          {"outside_mm2", round4(outside)},
+          {"largest_gap_mm", round4(gap)},
+          {"unfilled", unfilled},
+          {"seconds", round4(seconds)}};
+}
+
+std::string fill_text(const Json& r) {
+  auto number = [&](const char* key, int decimals) { return rounded_text(r[key].get<double>(), decimals); };
+  std::string out = std::to_string(r["strokes"].get<std::size_t>()) + " strokes, " + number("length_mm", 1) + " mm, " +
+                    std::to_string(r["lifts"].get<std::size_t>()) + " lifts, " + number("seconds", 1) + " s; a tip of " +
+                    number("tip_mm", 2) + " mm covers " + rounded_text(r["coverage"].get<double>() * 100, 1) +
+                    " %, the largest gap is " + number("largest_gap_mm", 2) + " mm\n";
+  for (const auto& id : r["unfilled"]) out += "Note: " + id.get<std::string>() + " has a part without any stroke.\n";
+  return out;
+}
+
+}  // namespace dotlane::cli

@@ -1,0 +1,257 @@
+// Fills in the real window: the dial, the figures, the curve over the angles, the ways to go over it; a fill of a
+// million strokes; the tag of the demo.
+#include <QCheckBox>
+#include <QComboBox>
+
+#include "app/fill/fill_panel.hpp"
+#include "app/notice.hpp"
+#include "core/format/files.hpp"
+#include "core/project/edit.hpp"
+#include "core/shape/recipe_edit.hpp"
+#include "driving.hpp"
+
+namespace dotlane::test {
+namespace {
+
+void run(Opened& o, const char* action) {
+  QAction* a = o.window.actions().find(QString::fromLatin1(action));
+  REQUIRE(a);
+  REQUIRE(a->isEnabled());
+  a->trigger();
+  o.session().settle();
+}
+
+/// A new project with a drawn label, filled; its fill step is open.
+struct Filled : Opened {
+  int id = 0;
+  explicit Filled(const Values& shape = {{"width", 40.0}, {"height", 24.0}}) : Opened(QString()) {
+    session().newProject();
+    Project p = *add_shape(session().project(), "rectangle", shape, &id);
+    p = assign_role(std::move(p), {{id, "outline"}}, Role::draw);
+    session().commit(std::move(p), QString());
+    session().settle();
+    session().select({{id, ""}});
+    run(*this, "step-fill");
+    session().settle();
+  }
+  FillPanel& panel() {
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    for (auto* p : window.findChildren<FillPanel*>()) {
+      if (p->isVisible()) return *p;
+    }
+    FAIL("no fill panel");
+    return *window.findChild<FillPanel*>();
+  }
+  /// Waits until the figures are those of the fill as it is.
+  FillPanel& worked_out() {
+    session().settle();
+    FillPanel* p = &panel();
+    wait_for([&] { return p->figures().has_value() && find<QLabel>("fillTime")->text() != QStringLiteral("–"); });
+    QTest::qWait(180);  // the pause before figures are taken up again
+    session().settle();
+    return panel();
+  }
+  const Values& values() { return find_piece(session().project(), id)->steps.front().values; }
+  double number(const char* key) { return Reading(*find_kind(step_kinds(), "fill"), values()).number(key); }
+  const Line& strokes() {
+    for (const auto& line : find_drawn(session().drawing(), id)->piece->lines) {
+      if (line.coat == 1) return line;
+    }
+    FAIL("no strokes");
+    return find_drawn(session().drawing(), id)->piece->lines.front();
+  }
+};
+
+}  // namespace
+
+TEST_CASE("a fill step shows its strokes at once, and its figures a moment later") {
+  Filled o;
+  CHECK(o.strokes().role == Role::draw);
+  CHECK(o.strokes().path->contours.size() > 40);
+  FillPanel& panel = o.worked_out();
+  const FillFigures& f = *panel.figures();
+  CHECK(o.find<QLabel>("fillCovered")->text().endsWith(QStringLiteral(" %")));
+  CHECK(o.find<QLabel>("fillLifts")->text() == QString::number(f.cost.lifts));
+  CHECK(f.coverage.share > 0.6);
+  CHECK_FALSE(panel.grab().isNull());
+  // The minutes shown are the plan's.
+  const Plan& plan = o.session().derived().plan;
+  REQUIRE_FALSE(plan.passes.empty());
+  CHECK(f.cost.seconds == Approx(plan.passes[0].seconds).epsilon(0.15));
+  // Another pattern: fewer lifts, and fields that mean nothing for it go.
+  auto* pattern = o.find<QComboBox>("value-pattern");
+  pattern->setCurrentIndex(pattern->findData(QStringLiteral("zigzag")));
+  emit pattern->activated(pattern->currentIndex());
+  const auto before = f.cost.lifts;
+  wait_for([&] { return o.panel().figures() && o.panel().figures()->cost.lifts < before / 4; });
+  CHECK(o.find<QWidget>("value-join")->isVisible());
+  pattern->setCurrentIndex(pattern->findData(QStringLiteral("stipple")));
+  emit pattern->activated(pattern->currentIndex());
+  o.session().settle();
+  CHECK_FALSE(o.find<QWidget>("value-join")->isVisible());
+  CHECK_FALSE(o.find<QWidget>("value-angle")->isVisible());
+  CHECK(o.find<QWidget>("value-seed")->isVisible());
+}
+
+TEST_CASE("the dial turns and spreads the strokes, by mouse and by keys, as one step to undo each") {
+  Filled o;
+  auto* dial = o.find<FillDial>("fillDial");
+  const QPoint middle = dial->rect().center();
+  // From the knob at 20 degrees a quarter turn up, in three moves.
+  QTest::mousePress(dial, Qt::LeftButton, Qt::NoModifier, middle + QPoint(47, -17));
+  QTest::mouseMove(dial, middle + QPoint(40, -40));
+  QTest::mouseMove(dial, middle + QPoint(0, -50));
+  QTest::mouseRelease(dial, Qt::LeftButton, Qt::NoModifier, middle + QPoint(0, -50));
+  o.session().settle();
+  CHECK(o.number("angle") == Approx(90).margin(1.5));
+  o.session().undo();
+  CHECK(o.number("angle") == 20);
+  o.session().redo();
+  // Sixty pixels up in the middle: twice as far apart.
+  QTest::mousePress(dial, Qt::LeftButton, Qt::NoModifier, middle);
+  QTest::mouseMove(dial, middle - QPoint(0, 30));
+  QTest::mouseMove(dial, middle - QPoint(0, 60));
+  QTest::mouseRelease(dial, Qt::LeftButton, Qt::NoModifier, middle - QPoint(0, 60));
+  o.session().settle();
+  CHECK(o.number("spacing") == Approx(1.0));
+  dial->setFocus();
+  QTest::keyClick(dial, Qt::Key_Up);
+  QTest::keyClick(dial, Qt::Key_Left, Qt::ShiftModifier);
+  o.session().settle();
+  CHECK(o.number("spacing") == Approx(1.01));
+  CHECK(o.number("angle") == Approx(105).margin(1.5));
+  QWheelEvent wheel(QPointF(middle), QPointF(dial->mapToGlobal(middle)), QPoint(), QPoint(0, -120), Qt::NoButton, Qt::NoModifier,
+                    Qt::NoScrollPhase, false);
+  QCoreApplication::sendEvent(dial, &wheel);
+  o.session().settle();
+  CHECK(o.number("spacing") < 1.01);
+  CHECK_FALSE(dial->grab().isNull());
+}
+
+TEST_CASE("the curve over the angles is clicked, the best angle and the widest spacing are taken") {
+  Filled o({{"width", 40.0}, {"height", 6.0}});
+  FillPanel& panel = o.worked_out();
+  wait_for([&] { return panel.curve().advice().curve.size() == 36; });
+  auto* curve = o.find<AngleCurve>("angleCurve");
+  CHECK_FALSE(curve->grab().isNull());
+  QTest::mouseMove(curve, QPoint(curve->width() / 4, 60));
+  QTest::mouseClick(curve, Qt::LeftButton, Qt::NoModifier, QPoint(curve->width() / 2, 60));
+  o.session().settle();
+  CHECK(o.number("angle") == Approx(90).margin(5));
+  auto* goal = o.find<QComboBox>("fillGoal");
+  goal->setCurrentIndex(1);
+  emit goal->activated(1);
+  QTest::qWait(200);
+  wait_for([&] { return o.panel().curve().advice().curve.size() == 36; });
+  o.session().settle();
+  o.click("fillBest");
+  // Along a bar the hatch lifts least.
+  const auto& advice = o.panel().curve().advice();
+  CHECK(o.number("angle") == advice.curve[advice.best].options.angle);
+  for (const auto& t : advice.curve) {
+    if (t.unfilled == 0 && t.share >= 0.95) CHECK(t.cost.lifts >= advice.curve[advice.best].cost.lifts);
+  }
+  auto* wanted = o.find<NumberField>("fillWanted");
+  wanted->editor()->setFocus();
+  wanted->editor()->selectAll();
+  QTest::keyClicks(wanted->editor(), QStringLiteral("60"));
+  QTest::keyClick(wanted->editor(), Qt::Key_Return);
+  o.click("fillWidest");
+  o.session().settle();
+  CHECK(o.number("spacing") > 0.5);
+  wait_for([&] {
+    o.session().settle();
+    return o.panel().figures() && o.panel().figures()->coverage.share < 0.7;
+  });
+  CHECK(o.panel().figures()->coverage.share == Approx(0.6).margin(0.05));
+}
+
+TEST_CASE("ways to go over it are compared, and one is taken") {
+  Filled o({{"width", 14.0}, {"height", 9.0}});
+  o.worked_out();
+  o.click("fillCompare");
+  o.session().settle();
+  auto* ways = o.find("fillWays");
+  CHECK(ways->isVisible());
+  CHECK(ways->findChildren<QPushButton*>().size() >= 5);
+  CHECK(o.find("landingPicture")->isVisible());
+  CHECK_FALSE(o.find("landingPicture")->grab().isNull());
+  using Kind = WayChoice::Kind;
+  o.click(("useWay-" + std::to_string(static_cast<int>(Kind::shifted_coat))).c_str());
+  CHECK(std::get<std::string>(o.values().at("second")) == "shifted");
+  CHECK(o.session().undoLabel().startsWith(QStringLiteral("Fill: ")));
+  CHECK_FALSE(o.panel().findChild<QWidget*>(QStringLiteral("fillWays"))->isVisible());
+  // Once more, stroke by stroke: repeats are said of the strokes alone.
+  o.worked_out();
+  o.click("fillCompare");
+  o.session().settle();
+  o.click(("useWay-" + std::to_string(static_cast<int>(Kind::again_by_stroke))).c_str());
+  CHECK(o.strokes().repeats == 2);
+  CHECK(o.strokes().stroke_by_stroke);
+  CHECK(o.strokes().role == Role::draw);
+  o.session().settle();
+  const auto& passes = o.session().derived().plan.passes;
+  CHECK(std::any_of(passes.begin(), passes.end(), [](const Pass& p) { return p.stroke_by_stroke && p.repeats == 2; }));
+  // The checkbox beside the repeats says the same, and takes it back.
+  auto* box = o.find<QCheckBox>("strokeByStroke");
+  CHECK(box->isChecked());
+  box->click();
+  o.session().settle();
+  CHECK_FALSE(o.strokes().stroke_by_stroke);
+}
+
+TEST_CASE("a fill of a million strokes is worked out and painted aside; the window goes on meanwhile") {
+  Filled o({{"width", 280.0}, {"height", 280.0}});
+  Project p = o.session().project();
+  p = *set_step_value(std::move(p), o.id, 1, "pattern", std::string("dots"));
+  p = *set_step_value(std::move(p), o.id, 1, "spacing", 0.28);
+  o.session().commit(std::move(p), QString());
+  // What shows at once is coarser, and says so.
+  CHECK(o.session().stale());
+  CHECK(o.strokes().path->contours.size() < 10'000);
+  o.session().settle();
+  CHECK_FALSE(o.session().stale());
+  CHECK(o.strokes().path->contours.size() > 950'000);
+  o.bench().finishPainting();
+  // Panning shows what is painted already.
+  QTest::mousePress(&o.bench(), Qt::MiddleButton, Qt::NoModifier, o.bench().rect().center());
+  QTest::mouseMove(&o.bench(), o.bench().rect().center() + QPoint(30, 20));
+  QTest::mouseRelease(&o.bench(), Qt::MiddleButton, Qt::NoModifier, o.bench().rect().center() + QPoint(30, 20));
+  CHECK_FALSE(o.window.grab().isNull());
+  o.session().undo();
+  o.session().settle();
+  CHECK(o.strokes().path->contours.size() < 5000);
+}
+
+TEST_CASE("the tag of the demo: dense engraving four times over, a clear one mirrored once, foil hatched both ways") {
+  Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
+  const Derived& d = o.session().derived();
+  for (const auto& f : d.findings) {
+    INFO(f.message);
+    CHECK(f.severity == Severity::info);
+  }
+  REQUIRE_FALSE(d.plan.passes.empty());
+  CHECK(d.plan.passes[0].role == Role::engrave);
+  CHECK(d.plan.passes[0].repeats == 4);
+  const Piece& clear = o.piece("Berth seen through");
+  CHECK(find_stock(o.project(), clear.stock)->clear);
+  const auto said = [&](const char* code) {
+    o.session().settle();
+    const auto& all = o.session().derived().findings;
+    return std::any_of(all.begin(), all.end(), [&](const Finding& f) { return f.code == code; });
+  };
+  CHECK_FALSE(said("clear-not-mirrored"));
+  // Without its mirror step it is told; mirrored by the job as well, it would be twice.
+  o.session().commit(switch_step(o.project(), clear.id, 2, false), QString());
+  CHECK(said("clear-not-mirrored"));
+  o.session().undo();
+  run(o, "mirror");
+  CHECK(said("mirrored-twice"));
+  o.session().undo();
+  o.session().settle();
+  // The reflection reads the other way round: what was left is right.
+  const Box plain = o.bounds("Berth number"), mirrored = o.bounds("Berth seen through");
+  CHECK(plain.width() == Approx(mirrored.width()).margin(0.01));
+}
+
+}  // namespace dotlane::test
