@@ -4,6 +4,8 @@
 #include <QDialog>
 #include <QDir>
 #include <QElapsedTimer>
+#include <QPushButton>
+#include <QScrollArea>
 #include <functional>
 
 #include "app/fill/fill_panel.hpp"
@@ -118,12 +120,24 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     window.openStep(fill->id);
     window.bench().zoomToSelection();
     window.session().settle();
-    auto* panel = window.findChild<FillPanel*>();
+    const auto panels = window.findChildren<FillPanel*>();
+    const auto seen = std::find_if(panels.begin(), panels.end(), [](FillPanel* p) { return p->isVisible(); });
+    FillPanel* panel = seen == panels.end() ? nullptr : *seen;
     if (panel) {
       wait_for([&] { return panel->figures() && !panel->curve().advice().curve.empty(); }, 20'000);
       window.session().settle();
     }
     shoot("fill");
+    if (auto* compare = panel ? panel->findChild<QPushButton*>(QStringLiteral("fillCompare")) : nullptr) {
+      compare->click();
+      window.session().settle();
+      wait_for([] { return false; }, 60);
+      auto* ways = panel->findChild<QWidget*>(QStringLiteral("landingPicture"));
+      for (QWidget* w = panel; w; w = w->parentWidget()) {
+        if (auto* area = qobject_cast<QScrollArea*>(w)) area->ensureWidgetVisible(ways);
+      }
+      shoot("fill-ways");
+    }
     window.bench().zoomToFit();
     break;
   }

@@ -142,6 +142,9 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     if (options.load != 0 && load_of(project, *piece.piece) != options.load) continue;
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     const Color ground = ground_of(project, *piece.piece, theme);
+    // Where something is filled, its outline shows as the mark that it leaves, too.
+    const bool rehearsed = std::any_of(piece.piece->lines.begin(), piece.piece->lines.end(),
+                                       [](const Line& line) { return line.coat > 0; });
     if (options.stacked && !piece.piece->helper) {
       p.setRenderHint(QPainter::Antialiasing, true);
       p.setPen(Qt::NoPen);
@@ -161,7 +164,8 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       const QColor color = line_color(line.role, tool ? tool->ink : line.color, ground);
       QPen pen = role_pen(line.role, color);
       if (dense) pen.setWidth(0);  // one pixel, without joins: many times faster than any other pen
-      const bool strokes = line.coat > 0 && tool != nullptr;
+      const bool marks = line.role == Role::draw || line.role == Role::foil || line.role == Role::engrave;
+      const bool strokes = rehearsed && marks && tool != nullptr;
       if (strokes) {
         const Stock* stock = find_stock(project, piece.piece->stock);
         pen = fill_pen(mark_color(*tool, line.role, stock), tool->tip_width_mm * view.px_per_mm, dense);

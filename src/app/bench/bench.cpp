@@ -296,10 +296,9 @@ void Bench::paintSelection(QPainter& p) {
       p.setBrush(Qt::NoBrush);
       p.setPen(QPen(t.accent, 1.2));
       p.drawRect(r);
-      paint_size_pills(p, r, bounds, session_.project().unit, canvas());
-      p.setPen(QPen(t.accent, 1.2));
       p.setBrush(t.dark ? t.ground : QColor(Qt::white));
       for (const auto& h : handles()) p.drawRect(QRectF(h.at.x() - 3.5, h.at.y() - 3.5, 7, 7));
+      paint_size_pills(p, r, bounds, session_.project().unit, canvas());
     }
   }
   if (drag_ == Drag::band) {

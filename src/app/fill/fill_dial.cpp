@@ -11,10 +11,10 @@
 namespace dotlane {
 namespace {
 
-constexpr int kSide = 116;       // px
-constexpr double kRim = 13;      // px between the strokes and the edge of the widget
-constexpr double kSeenMm = 9;    // across the dial, unless the spacing asks for more
-constexpr double kLines = 5;     // spacings that are always in sight
+constexpr int kSide = 96;        // px
+constexpr double kRim = 12;      // px between the strokes and the edge of the widget
+constexpr double kLines = 9;     // spacings across the dial
+constexpr double kTips = 14;     // and tips, at the least
 constexpr double kTypedMm = 0.01;
 
 double rounded(double v, double to) { return std::round(v / to) * to; }
@@ -66,7 +66,7 @@ void FillDial::paintEvent(QPaintEvent*) {
   p.fillPath(disc, ground_);
   p.save();
   p.setClipPath(disc);
-  const double seen = std::max(kSeenMm, kLines * options_.spacing);
+  const double seen = std::max(kTips * tip_mm_, kLines * options_.spacing);
   const double scale = 2 * radius() / seen;  // px to a mm
   // The pattern itself over a disc of that size, by the same code that fills the pieces.
   Ring ring;
@@ -80,17 +80,21 @@ void FillDial::paintEvent(QPaintEvent*) {
   o.spacing = std::max(o.spacing, seen / 400);
   QColor ink = ink_;
   if (tip_mm_ * scale < 1) ink.setAlphaF(static_cast<float>(std::max(0.15, tip_mm_ * scale)));
-  QPen pen(ink, std::max(1.0, tip_mm_ * scale));
-  pen.setCapStyle(Qt::RoundCap);
-  pen.setJoinStyle(Qt::RoundJoin);
-  p.setPen(pen);
-  for (int coat = 0; coat < (o.second == SecondCoat::none ? 1 : 2); ++coat) {
-    const auto strokes = fill({{ring}}, o, coat);
-    if (!strokes) break;
-    for (std::size_t i = 0; i < strokes->size(); ++i) {
-      QPolygonF line;
-      for (const Vec v : (*strokes)[i]) line.append(middle + QPointF(v.x, v.y) * scale);
-      line.size() == 1 ? p.drawPoint(line.first()) : p.drawPolyline(line);
+  // First the marks as wide as the tip, then their middles: where all is inked the way of the strokes still shows.
+  QColor way = ground_;
+  way.setAlpha(130);
+  for (QPen pen : {QPen(ink, std::max(1.0, tip_mm_ * scale)), QPen(way, 1)}) {
+    pen.setCapStyle(Qt::RoundCap);
+    pen.setJoinStyle(Qt::RoundJoin);
+    p.setPen(pen);
+    for (int coat = 0; coat < (o.second == SecondCoat::none ? 1 : 2); ++coat) {
+      const auto strokes = fill({{ring}}, o, coat);
+      if (!strokes) break;
+      for (std::size_t i = 0; i < strokes->size(); ++i) {
+        QPolygonF line;
+        for (const Vec v : (*strokes)[i]) line.append(middle + QPointF(v.x, v.y) * scale);
+        line.size() == 1 ? p.drawPoint(line.first()) : p.drawPolyline(line);
+      }
     }
   }
   p.restore();

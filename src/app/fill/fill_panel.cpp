@@ -9,6 +9,7 @@
 #include "app/widgets/paint_widgets.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "core/text_scan.hpp"
 #include "render/role_style.hpp"
 
 namespace dotlane {
@@ -20,6 +21,9 @@ constexpr double kTriedUnasked = 3e4;  // strokes up to which every angle is tri
 
 QString number(double v, int decimals) { return QLocale().toString(v, 'f', decimals); }
 
+/// "0.16 mm": fine lengths, in mm whatever the project's unit, as tips are.
+QString hundredths(double mm) { return number(mm, 2) + QStringLiteral(" mm"); }
+
 QString way_name(const WayChoice& way) {
   using Kind = WayChoice::Kind;
   switch (way.kind) {
@@ -28,15 +32,15 @@ QString way_name(const WayChoice& way) {
     case Kind::joined:
       return QObject::tr("ends joined");
     case Kind::closer:
-      return QObject::tr("strokes %1 apart").arg(length_text(way.options.spacing, LengthUnit::mm));
+      return QObject::tr("strokes %1 apart").arg(hundredths(way.options.spacing));
     case Kind::shifted_coat:
-      return QObject::tr("second pass, half a spacing on");
+      return QObject::tr("2nd pass, half a step on");
     case Kind::turned_coat:
-      return QObject::tr("second pass, turned by 90°");
+      return QObject::tr("2nd pass, turned by 90°");
     case Kind::again_by_pass:
-      return QObject::tr("%1 times, the whole pass each time").arg(way.way.repeats);
+      return QObject::tr("%1×, whole pass each time").arg(way.way.repeats);
     default:
-      return QObject::tr("%1 times, stroke by stroke").arg(way.way.repeats);
+      return QObject::tr("%1×, stroke by stroke").arg(way.way.repeats);
   }
 }
 
@@ -56,6 +60,7 @@ bool same_but_for_angle(const FillMade& a, const FillMade& b) {
 FillPanel::FillPanel(Session& session, int piece, int step, QWidget* parent)
     : QWidget(parent), session_(session), piece_(piece), step_(step) {
   setObjectName(QStringLiteral("fillPanel"));
+  setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);  // the column gives the width
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 2, 0, 4);
   column->setSpacing(6);
@@ -85,12 +90,12 @@ FillPanel::~FillPanel() {
 
 void FillPanel::buildFigures(QVBoxLayout* column) {
   auto* top = new QHBoxLayout;
-  top->setSpacing(10);
+  top->setSpacing(8);
   dial_ = new FillDial(this);
   top->addWidget(dial_, 0, Qt::AlignTop);
   auto* grid = new QGridLayout;
-  grid->setHorizontalSpacing(6);
-  grid->setVerticalSpacing(3);
+  grid->setHorizontalSpacing(4);
+  grid->setVerticalSpacing(0);
   auto row = [&](const QString& label, const char* object, QLabel** name = nullptr) {
     const int at = grid->rowCount();
     auto* value = make_label({}, "name", this);
@@ -98,6 +103,7 @@ void FillPanel::buildFigures(QVBoxLayout* column) {
     value->setWordWrap(false);
     value->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     auto* words = make_label(label, "quiet", this);
+    words->setWordWrap(false);
     if (name) *name = words;
     grid->addWidget(words, at, 0);
     grid->addWidget(value, at, 1);
@@ -106,8 +112,8 @@ void FillPanel::buildFigures(QVBoxLayout* column) {
   covered_ = row(tr("covered"), "fillCovered");
   time_ = row(tr("time"), "fillTime", &time_label_);
   lifts_ = row(tr("lifts"), "fillLifts");
-  length_ = row(tr("strokes"), "fillLength");
-  gap_ = row(tr("widest gap"), "fillGap");
+  length_ = row(tr("length"), "fillLength");
+  gap_ = row(tr("gap"), "fillGap");
   gap_->setToolTip(tr("The largest round spot that stays bare"));
   grid->setColumnStretch(0, 1);
   top->addLayout(grid, 1);
@@ -122,6 +128,8 @@ void FillPanel::buildAdvice(QVBoxLayout* column) {
   goal_ = new QComboBox(this);
   goal_->setObjectName(QStringLiteral("fillGoal"));
   goal_->setAccessibleName(tr("What the best angle is judged by"));
+  goal_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  goal_->setMinimumContentsLength(6);
   goal_->addItem(tr("fastest"), static_cast<int>(AngleGoal::time));
   goal_->addItem(tr("fewest lifts"), static_cast<int>(AngleGoal::lifts));
   goal_->addItem(tr("thin parts"), static_cast<int>(AngleGoal::thin));
@@ -232,10 +240,11 @@ void FillPanel::showFigures() {
   covered_->setText(number(f.coverage.share * 100, 1) + QStringLiteral(" %"));
   covered_->setToolTip(tr("%1 mm² beyond the edge").arg(number(f.coverage.outside_mm2, 1)));
   time_->setText(time_text(f.cost.seconds));
-  time_label_->setText(shown_way_.repeats > 1 ? tr("time, %1×").arg(shown_way_.repeats) : tr("time"));
+  time_label_->setText(shown_way_.repeats > 1 ? tr("time %1×").arg(shown_way_.repeats) : tr("time"));
   lifts_->setText(QLocale().toString(static_cast<qulonglong>(f.cost.lifts)));
   length_->setText(run_length_text(f.cost.length_mm, unit));
-  gap_->setText(length_text(f.coverage.largest_gap_mm, unit));
+  const bool inch = unit == LengthUnit::inch;
+  gap_->setText(number(f.coverage.largest_gap_mm / (inch ? kMmPerInch : 1), inch ? 3 : 2) + QChar(' ') + unit_word(unit));
 }
 
 void FillPanel::work() {
@@ -347,29 +356,28 @@ void FillPanel::showWays(const std::vector<WayChoice>& ways, const FillSubject& 
   auto* grid = new QGridLayout(ways_);
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setHorizontalSpacing(6);
-  grid->setVerticalSpacing(2);
-  auto cell = [&](const QString& text, const char* kind, int row, int column, Qt::Alignment align) {
+  grid->setVerticalSpacing(0);
+  auto cell = [&](const QString& text, const char* kind, int row) {
     auto* label = make_label(text, kind, ways_);
-    if (column > 0) label->setWordWrap(false);
-    grid->addWidget(label, row, column, align);
+    label->setWordWrap(false);
+    grid->addWidget(label, row, 0, 1, row == 0 ? 2 : 1);
     return label;
   };
-  cell(tr("landing off by %1").arg(length_text(session_.project().machine.landing_mm, session_.project().unit)), "quiet",
-       0, 0, Qt::AlignLeft);
-  cell(tr("time"), "quiet", 0, 1, Qt::AlignRight);
-  cell(tr("bare mm²"), "quiet", 0, 2, Qt::AlignRight);
+  cell(tr("landing off by %1 each lift").arg(hundredths(session_.project().machine.landing_mm)), "quiet", 0);
   for (std::size_t i = 0; i < ways.size(); ++i) {
-    const int row = static_cast<int>(i) + 1;
+    const int row = 2 * static_cast<int>(i) + 1;
     const WayChoice& way = ways[i];
-    cell(way_name(way), i == 0 ? "name" : "", row, 0, Qt::AlignLeft);
-    cell(time_text(way.cost.seconds), "name", row, 1, Qt::AlignRight | Qt::AlignVCenter);
-    cell(number(way.gap_mm2, 1), "name", row, 2, Qt::AlignRight | Qt::AlignVCenter)
-        ->setToolTip(tr("of %1 mm² that the fill covers").arg(number(way.share * area_of(subject.made->region), 0)));
+    cell(way_name(way), "name", row);
+    cell(tr("%1  ·  %2 mm² bare").arg(time_text(way.cost.seconds), number(way.gap_mm2, 1)), "quiet", row + 1)
+        ->setToolTip(tr("of %1 mm² that it covers when nothing is off")
+                         .arg(number(way.share * area_of(subject.made->region), 0)));
+    grid->setRowMinimumHeight(row + 1, 20);
     if (i == 0) continue;
     auto* button = new QPushButton(tr("Use"), ways_);
     button->setObjectName(QStringLiteral("useWay-%1").arg(static_cast<int>(way.kind)));
+    button->setAccessibleName(tr("Use: %1").arg(way_name(way)));
     set_kind(button, "chip");
-    grid->addWidget(button, row, 3);
+    grid->addWidget(button, row, 1, 2, 1, Qt::AlignVCenter);
     connect(button, &QPushButton::clicked, this, [this, way] { use(way); });
   }
   grid->setColumnStretch(0, 1);

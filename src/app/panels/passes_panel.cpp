@@ -125,12 +125,12 @@ void PassesPanel::updatePass() {
     depth_->setValue(s.depth);
   }
   pass_text_->setText(
-      tr("<b>Pass %1: %2 %3</b><br>%4 in holder %5<br>%6 lines, %7 travel, %8 lifts, %9")
+      tr("<b>Pass %1: %2 %3</b><br>%4 in holder %5<br>%6 lines, %7 travel, %8, %9")
           .arg(now->index)
           .arg(role_name(now->role), stock_name, tool_name(project, now->tool))
           .arg(now->holder)
           .arg(run_length_text(now->length_mm, project.unit), run_length_text(now->travel_mm, project.unit))
-          .arg(now->lifts)
+          .arg(counted(static_cast<std::size_t>(now->lifts), tr("lift"), tr("lifts")))
           .arg(time_text(now->seconds)));
 }
 

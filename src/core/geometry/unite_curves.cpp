@@ -10,6 +10,7 @@
 
 #include "core/geometry/flatten.hpp"
 #include "core/geometry/grid.hpp"
+#include "core/geometry/parallel.hpp"
 
 namespace dotlane {
 namespace {
@@ -443,8 +444,61 @@ class Union {
   std::unordered_map<std::pair<std::int64_t, std::int64_t>, std::size_t, Hash> at_;
 };
 
+Box hull_box(const Contour& contour) {
+  Box box;
+  box.add(contour.start);
+  for (const auto& s : contour.segments) {
+    box.add(s.end);
+    if (!s.straight) box.add(s.c1), box.add(s.c2);
+  }
+  return box;
+}
+
+/// The contours in groups whose boxes meet, directly or through others, in the order of each group's first contour.
+std::vector<Path> neighbourhoods(const Path& path) {
+  const std::size_t n = path.contours.size();
+  std::vector<Box> boxes;
+  for (const auto& c : path.contours) boxes.push_back(hull_box(c).grown(kOnLine));
+  std::vector<std::size_t> order(n), leader(n);
+  std::iota(order.begin(), order.end(), std::size_t{0});
+  std::iota(leader.begin(), leader.end(), std::size_t{0});
+  std::sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) { return boxes[a].x0 < boxes[b].x0; });
+  auto leads = [&](std::size_t i) {
+    while (leader[i] != i) i = leader[i] = leader[leader[i]];
+    return i;
+  };
+  std::vector<std::size_t> open;
+  for (const std::size_t i : order) {
+    std::erase_if(open, [&](std::size_t o) { return boxes[o].x1 < boxes[i].x0; });
+    for (const std::size_t o : open) {
+      if (!boxes[o].overlaps(boxes[i])) continue;
+      const std::size_t a = leads(o), b = leads(i);
+      leader[std::max(a, b)] = std::min(a, b);
+    }
+    open.push_back(i);
+  }
+  std::vector<Path> out;
+  std::vector<std::size_t> group(n, kNone);
+  for (std::size_t i = 0; i < n; ++i) {
+    std::size_t& own = group[leads(i)];
+    if (own == kNone) {
+      own = out.size();
+      out.emplace_back().fill_rule = path.fill_rule;
+    }
+    out[own].contours.push_back(path.contours[i]);
+  }
+  return out;
+}
+
 }  // namespace
 
-Path united_curves(const Path& path) { return Union(path).run(); }
+Path united_curves(const Path& path) {
+  const auto groups = neighbourhoods(path);
+  std::vector<Path> united(groups.size());
+  for_each_index(groups.size(), 4, [&](std::size_t i) { united[i] = Union(groups[i]).run(); });
+  Path out;
+  for (auto& part : united) std::move(part.contours.begin(), part.contours.end(), std::back_inserter(out.contours));
+  return out;
+}
 
 }  // namespace dotlane
