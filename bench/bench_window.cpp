@@ -5,11 +5,15 @@
 #include <QApplication>
 #include <QPainter>
 #include <QTemporaryDir>
+#include <functional>
 #include <random>
 
 #include "app/main_window.hpp"
 #include "app/style.hpp"
 #include "core/format/files.hpp"
+#include "core/project/edit.hpp"
+#include "core/project/presets.hpp"
+#include "core/shape/recipe_edit.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -94,17 +98,41 @@ void read_and_show_100k_segments(benchmark::State& state) {
 }
 BENCHMARK(read_and_show_100k_segments)->Unit(benchmark::kMillisecond);
 
-void frame(benchmark::State& state, bool zoom) {
-  application();
+/// A window of the usual size with this in it, painted.
+struct Shown {
+  MainWindow window;
+  explicit Shown(const std::function<void(MainWindow&)>& bring) {
+    window.resize(1280, 800);
+    window.show();
+    bring(window);
+    window.session().settle();
+    window.bench().finishPainting();
+  }
+};
+
+void bring_100k_segments(MainWindow& window) {
   const QTemporaryDir folder;
   const QString path = folder.filePath(QStringLiteral("big.svg"));
   (void)write_file(path.toStdString(), big_svg());
-  MainWindow window;
-  window.resize(1280, 800);
-  window.show();
   window.take({path});
   window.session().settle();
-  window.bench().finishPainting();
+}
+
+/// A sheet filled with a million dots, and a small piece beside it.
+void bring_million_strokes(MainWindow& window) {
+  int id = 0;
+  Project p = *add_shape(new_project("bench"), "rectangle", {{"width", 10.0}, {"height", 10.0}}, &id);
+  p = *add_shape(std::move(p), "rectangle", {{"width", 280.0}, {"height", 280.0}}, &id);
+  Step dots;
+  dots.kind = "fill";
+  dots.values = {{"pattern", std::string("dots")}, {"spacing", 0.279}};
+  window.session().commit(*add_step(std::move(p), id, dots), QString());
+}
+
+void frame(benchmark::State& state, bool zoom, const std::function<void(MainWindow&)>& bring) {
+  application();
+  Shown shown(bring);
+  MainWindow& window = shown.window;
   QImage canvas(window.bench().size(), QImage::Format_RGB32);
   int i = 0;
   for (auto _ : state) {
@@ -118,10 +146,27 @@ void frame(benchmark::State& state, bool zoom) {
     window.bench().render(&canvas);
   }
 }
-void pan_frame_100k_segments(benchmark::State& state) { frame(state, false); }
-void zoom_frame_100k_segments(benchmark::State& state) { frame(state, true); }
+void pan_frame_100k_segments(benchmark::State& state) { frame(state, false, bring_100k_segments); }
+void zoom_frame_100k_segments(benchmark::State& state) { frame(state, true, bring_100k_segments); }
+void pan_frame_million_strokes(benchmark::State& state) { frame(state, false, bring_million_strokes); }
 BENCHMARK(pan_frame_100k_segments)->Unit(benchmark::kMillisecond);
 BENCHMARK(zoom_frame_100k_segments)->Unit(benchmark::kMillisecond);
+BENCHMARK(pan_frame_million_strokes)->Unit(benchmark::kMillisecond);
+
+/// What an edit beside a million strokes costs the interface thread until the window goes on.
+void edit_beside_million_strokes(benchmark::State& state) {
+  application();
+  Shown shown(bring_million_strokes);
+  Session& session = shown.window.session();
+  const int small = session.project().pieces.back()->id;
+  for (auto _ : state) {
+    session.commit(move_pieces(session.project(), {small}, {0.5, 0}), QStringLiteral("move"));
+    state.PauseTiming();
+    session.settle();
+    state.ResumeTiming();
+  }
+}
+BENCHMARK(edit_beside_million_strokes)->Unit(benchmark::kMillisecond)->Iterations(3);
 
 }  // namespace
 }  // namespace dotlane

@@ -361,8 +361,8 @@ Result<void> write_export(const Project& project, const Derived& derived, const 
 
 void MainWindow::exportTo(const QString& path) {
   session_.whenDerived([this, path] {
-    session_.aside([this, path, project = session_.project(), derived = session_.derived()] {
-      const auto done = write_export(project, derived, path);
+    session_.aside([this, path, project = session_.project(), derived = session_.derivedHandle()] {
+      const auto done = write_export(project, *derived, path);
       const QString line = done ? QString() : qs(done.error().line());
       return [this, path, line] {
         notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty());

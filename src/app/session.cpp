@@ -6,6 +6,7 @@
 #include <QFileInfo>
 #include <QStandardPaths>
 #include <set>
+#include <utility>
 
 #include "app/units.hpp"
 #include "core/format/files.hpp"
@@ -53,7 +54,7 @@ void Session::aside(std::function<std::function<void()>()> work) {
 }
 
 void Session::touch() {
-  drawing_ = evaluate(project(), *cache_, Effort::at_once);
+  dropAside(std::exchange(drawing_, evaluate(project(), *cache_, Effort::at_once)));
   dropLostSelection();
   autosaved_ = false;
   autosave_timer_.start();
@@ -134,7 +135,7 @@ void Session::deriveAside() {
       return [this, drawing, project] {
         deriving_ = derive_again_ = false;
         if (project == this->project()) {
-          drawing_ = *drawing;
+          dropAside(std::exchange(drawing_, *drawing));
           dropLostSelection();
           emit changed();
           emit selectionChanged();
@@ -145,14 +146,14 @@ void Session::deriveAside() {
     return;
   }
   aside([this, project = project(), cache = cache_] {
-    auto derived = std::make_shared<Derived>(derive(project, *cache));
+    auto derived = std::make_shared<const Derived>(derive(project, *cache));
     return [this, derived] {
       deriving_ = false;
       if (derive_again_) {
         derive_again_ = false;
         deriveAside();
       }
-      derived_ = *derived;
+      dropAside(std::exchange(derived_, derived));
       emit derivedChanged();
     };
   });
@@ -175,7 +176,7 @@ void Session::replace(Project project, const QString& path, bool saved) {
   history_ = History(std::move(project));
   path_ = path;
   selection_.clear();
-  derived_ = {};
+  derived_ = std::make_shared<const Derived>();
   touch();
   if (saved) {
     autosave_timer_.stop();

@@ -5,6 +5,7 @@
 #include <QThreadPool>
 #include <QTimer>
 #include <functional>
+#include <memory>
 
 #include "core/project/history.hpp"
 #include "core/road.hpp"
@@ -22,7 +23,9 @@ class Session : public QObject {
 
   [[nodiscard]] const Project& project() const { return history_.now(); }
   [[nodiscard]] const Drawing& drawing() const { return drawing_; }
-  [[nodiscard]] const Derived& derived() const { return derived_; }
+  [[nodiscard]] const Derived& derived() const { return *derived_; }
+  /// The same, to be held on to by work aside.
+  [[nodiscard]] std::shared_ptr<const Derived> derivedHandle() const { return derived_; }
   /// Whether a recipe in drawing() is still being worked out.
   [[nodiscard]] bool stale() const;
 
@@ -86,13 +89,18 @@ class Session : public QObject {
   /// Reads and traces a picture aside; what it returns adds it to the project.
   std::function<void()> tracePicture(const std::string& name, const Project& before, int epoch);
   void autosaveAside();
+  /// Lets go of a value off the interface thread: a million strokes take a while to go.
+  template <class T>
+  void dropAside(T value) {
+    pool_.start([held = std::make_shared<T>(std::move(value))]() mutable { held.reset(); });
+  }
 
   History history_;
   std::optional<Project> saved_;  ///< as it stands in the file; nothing when it stands in none
   QString path_;
   std::shared_ptr<DrawingCache> cache_ = std::make_shared<DrawingCache>();
   Drawing drawing_;
-  Derived derived_;
+  std::shared_ptr<const Derived> derived_ = std::make_shared<const Derived>();
   std::vector<LineRef> selection_;
   QThreadPool pool_;
   QTimer autosave_timer_;

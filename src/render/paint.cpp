@@ -273,30 +273,13 @@ void paint_mark(QPainter& p, const View& view, const Project& project, const std
 }
 
 void paint_marks(QPainter& p, const View& view, const Project& project, const RunRecord& record, int mat,
-                 const Theme& theme, std::size_t from) {
+                 const Theme& theme, std::size_t from, std::size_t to) {
   p.setRenderHint(QPainter::Antialiasing);
-  for (std::size_t i = from; i < record.marks.size(); ++i) {
+  for (std::size_t i = from; i < std::min(to, record.marks.size()); ++i) {
     const Mark& mark = record.marks[i];
     if (mark.mat != mat || mark.points.empty()) continue;
     paint_mark(p, view, project, mark.tool, stock_of(project, sheet_at(project, mat, mark.points.front())), mark.points,
                theme);
-  }
-}
-
-void paint_plan_until(QPainter& p, const View& view, const Project& project, const Plan& plan, const Moment& now,
-                      const Theme& theme) {
-  if (plan.passes.empty()) return;
-  p.setRenderHint(QPainter::Antialiasing);
-  const int load = plan.passes[std::min(now.pass, plan.passes.size() - 1)].load;
-  for (std::size_t i = 0; i < plan.passes.size() && i <= now.pass; ++i) {
-    const Pass& pass = plan.passes[i];
-    if (pass.load != load) continue;
-    const auto sheet = std::find_if(project.sheets.begin(), project.sheets.end(),
-                                    [&](const Sheet& s) { return s.id == pass.sheet; });
-    const Stock* stock = sheet == project.sheets.end() ? nullptr : find_stock(project, sheet->stock);
-    const std::size_t done = i < now.pass || now.repeat > 0 ? pass.strokes.size() : now.hands ? 0 : now.stroke;
-    for (std::size_t k = 0; k < done; ++k) paint_mark(p, view, project, pass.tool, stock, pass.strokes[k].points, theme);
-    if (i == now.pass && !now.under_way.empty()) paint_mark(p, view, project, pass.tool, stock, now.under_way, theme);
   }
 }
 

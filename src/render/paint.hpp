@@ -3,6 +3,7 @@
 
 #include <QPainter>
 #include <atomic>
+#include <limits>
 
 #include "core/job/run_record.hpp"
 #include "core/plan/plan.hpp"
@@ -44,11 +45,8 @@ void paint_highlight(QPainter& painter, const View& view, const Drawing& drawing
 void paint_mark(QPainter& painter, const View& view, const Project& project, const std::string& tool,
                 const Stock* stock, const std::vector<Vec>& points, const Theme& theme);
 void paint_marks(QPainter& painter, const View& view, const Project& project, const RunRecord& record, int mat,
-                 const Theme& theme, std::size_t from = 0);
-
-/// What the plan has marked up to a moment of its clock, on the mat load it is then at.
-void paint_plan_until(QPainter& painter, const View& view, const Project& project, const Plan& plan, const Moment& now,
-                      const Theme& theme);
+                 const Theme& theme, std::size_t from = 0,
+                 std::size_t to = std::numeric_limits<std::size_t>::max());
 
 /// The head: a ring with a cross, filled while the tool is down.
 void paint_head(QPainter& painter, QPointF at, bool down, const Theme& theme);

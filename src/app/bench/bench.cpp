@@ -6,6 +6,7 @@
 #include <QLocale>
 #include <QMimeData>
 #include <QPainter>
+#include <QTimer>
 #include <QWheelEvent>
 
 #include "app/bench/overlay.hpp"
@@ -76,7 +77,10 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent
   });
   connect(&session_, &Session::changed, this, &Bench::refresh);
   connect(&session_, &Session::changed, this, &Bench::updateLoads);
-  connect(&session_, &Session::derivedChanged, this, [this] { update(); });
+  connect(&session_, &Session::derivedChanged, this, [this] {
+    if (!record_) marks_.clear();
+    update();
+  });
   connect(&session_, &Session::selectionChanged, this, [this] {
     pointed_.clear();
     for (const int id : session_.selectedPieces()) {
@@ -168,14 +172,15 @@ void Bench::setHiddenShown(bool on) {
 }
 
 void Bench::setScrub(double seconds) {
+  const bool other = (scrub_ >= 0) != (seconds >= 0);
   scrub_ = seconds;
-  refresh();
+  if (other) marks_.clear(), refresh();  // the lines grow fainter, or come back
+  update();
 }
 
 void Bench::showRun(const RunRecord* record) {
   record_ = record;
-  marks_ = {};
-  marks_done_ = 0;
+  marks_.clear();
   refresh();
 }
 
@@ -228,29 +233,17 @@ void Bench::finishPainting() {
 
 void Bench::paintMarks(QPainter& p) {
   const Project& project = session_.project();
+  bool all = true;
   if (record_) {
-    const bool stale = marks_.size() != size() || marks_load_ != load_ || marks_view_.origin != view_.origin ||
-                       marks_view_.px_per_mm != view_.px_per_mm;
-    if (marks_.isNull() || stale) {
-      marks_ = QImage(size(), QImage::Format_ARGB32_Premultiplied);
-      marks_.fill(Qt::transparent);
-      marks_view_ = view_;
-      marks_load_ = load_;
-      marks_done_ = 0;
-    }
-    if (marks_done_ < record_->marks.size()) {
-      QPainter q(&marks_);
-      paint_marks(q, view_, project, *record_, load_, theme(), marks_done_);
-      marks_done_ = record_->marks.size();
-    }
-    p.drawImage(0, 0, marks_);
+    all = marks_.paint(p, view_, size(), project, *record_, load_);
     paint_head(p, view_.to_px(head_.position), head_.down, theme());
   } else if (scrub_ >= 0 && !session_.derived().plan.passes.empty()) {
     const Plan& plan = session_.derived().plan;
     const Moment now = moment_at(plan, project.machine, scrub_);
-    paint_plan_until(p, view_, project, plan, now, theme());
+    all = marks_.paint(p, view_, size(), project, plan, now);
     paint_head(p, view_.to_px(now.head), now.down, theme());
   }
+  if (!all) QTimer::singleShot(0, this, qOverload<>(&QWidget::update));
 }
 
 Box Bench::selectionBounds() const { return bounds_of(session_.drawing(), session_.selection()); }
@@ -351,7 +344,7 @@ void Bench::focusInEvent(QFocusEvent* event) {
 }
 
 void Bench::changeEvent(QEvent* event) {
-  if (event->type() == QEvent::PaletteChange || event->type() == QEvent::StyleChange) refresh();
+  if (event->type() == QEvent::PaletteChange || event->type() == QEvent::StyleChange) marks_.clear(), refresh();
   QWidget::changeEvent(event);
 }
 

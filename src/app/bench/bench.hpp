@@ -1,12 +1,12 @@
 // The bench: mat, sheets and pieces at true scale, to look at, select, move and size.
 #pragma once
 
-#include <QImage>
 #include <QLabel>
 #include <QToolButton>
 #include <QWidget>
 
 #include "app/bench/art_layer.hpp"
+#include "app/bench/marks_layer.hpp"
 #include "app/lettering/typing.hpp"
 #include "app/session.hpp"
 #include "core/job/run_record.hpp"
@@ -107,11 +107,7 @@ class Bench : public QWidget {
 
   ArtLayer* art_;
 
-  // The marks of a run, painted as they come.
-  QImage marks_;
-  View marks_view_;
-  std::size_t marks_done_ = 0;
-  int marks_load_ = 0;
+  MarksLayer marks_;
   const RunRecord* record_ = nullptr;
   HeadState head_;
   double scrub_ = -1;
