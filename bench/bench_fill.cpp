@@ -4,8 +4,8 @@
 
 #include <polyclipping/clipper.hpp>
 
-#include "core/plan/run_cost.hpp"
 #include "core/plan/fill_advice.hpp"
+#include "core/plan/run_cost.hpp"
 #include "core/project/presets.hpp"
 #include "core/shape/fill/coverage.hpp"
 #include "core/shape/fill/fill.hpp"
@@ -19,9 +19,10 @@ namespace {
 const Region& lettering() {
   static const Region region = [] {
     std::string text;
-    for (int i = 0; i < 6; ++i) text += std::string(i ? "\n" : "") + "lanterns along the harbour wall and boats at rest";
-    return unite(letter_regions(set_lettering(
-        {{"text", text}, {"font", std::string("Roboto Slab Bold")}, {"size", 9.0}})));
+    for (int i = 0; i < 6; ++i)
+      text += std::string(i ? "\n" : "") + "lanterns along the harbour wall and boats at rest";
+    return unite(
+        letter_regions(set_lettering({{"text", text}, {"font", std::string("Roboto Slab Bold")}, {"size", 9.0}})));
   }();
   return region;
 }
@@ -38,7 +39,8 @@ FillOptions hatch_every(double spacing) {
 /// The scan lines over the lettering, each from one side to the other.
 std::vector<std::pair<Vec, Vec>> lines_over(const Region& region, double spacing) {
   const Box box = bounds_of(region);
-  const double far = box.width() + box.height(), c = std::cos(20 * 3.14159265358979 / 180), s = std::sin(20 * 3.14159265358979 / 180);
+  const double far = box.width() + box.height(), c = std::cos(20 * 3.14159265358979 / 180),
+               s = std::sin(20 * 3.14159265358979 / 180);
   std::vector<std::pair<Vec, Vec>> out;
   for (double k = std::floor((box.x0 * s + box.y0 * c) / spacing); k * spacing <= box.x1 * s + box.y1 * c; ++k) {
     const double v = k * spacing;
@@ -78,9 +80,11 @@ void BM_HatchLetteringByGeosLines(benchmark::State& state) {
   for (const auto& part : parts_of(lettering())) {
     std::vector<GEOSGeometry*> holes;
     for (std::size_t i = 1; i < part.rings.size(); ++i) holes.push_back(ring_of(part.rings[i]));
-    polygons.push_back(GEOSGeom_createPolygon_r(geos, ring_of(part.rings[0]), holes.data(), static_cast<unsigned>(holes.size())));
+    polygons.push_back(
+        GEOSGeom_createPolygon_r(geos, ring_of(part.rings[0]), holes.data(), static_cast<unsigned>(holes.size())));
   }
-  GEOSGeometry* shape = GEOSGeom_createCollection_r(geos, GEOS_MULTIPOLYGON, polygons.data(), static_cast<unsigned>(polygons.size()));
+  GEOSGeometry* shape =
+      GEOSGeom_createCollection_r(geos, GEOS_MULTIPOLYGON, polygons.data(), static_cast<unsigned>(polygons.size()));
   double length = 0;
   for (auto _ : state) {
     length = 0;
@@ -114,7 +118,8 @@ void BM_HatchLetteringByClipper(benchmark::State& state) {
       for (const Vec p : ring) path.push_back(grid(p));
       clipper.AddPath(path, ClipperLib::ptClip, true);
     }
-    for (const auto& [a, b] : lines_over(lettering(), kSpacing)) clipper.AddPath({grid(a), grid(b)}, ClipperLib::ptSubject, false);
+    for (const auto& [a, b] : lines_over(lettering(), kSpacing))
+      clipper.AddPath({grid(a), grid(b)}, ClipperLib::ptSubject, false);
     ClipperLib::PolyTree tree;
     clipper.Execute(ClipperLib::ctIntersection, tree, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
     ClipperLib::Paths open;
@@ -122,7 +127,9 @@ void BM_HatchLetteringByClipper(benchmark::State& state) {
     length = 0;
     for (const auto& path : open) {
       for (std::size_t i = 1; i < path.size(); ++i)
-        length += std::hypot(static_cast<double>(path[i].X - path[i - 1].X), static_cast<double>(path[i].Y - path[i - 1].Y)) / 1e6;
+        length +=
+            std::hypot(static_cast<double>(path[i].X - path[i - 1].X), static_cast<double>(path[i].Y - path[i - 1].Y)) /
+            1e6;
     }
   }
   state.counters["mm"] = length;

@@ -45,6 +45,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   auto shoot = [&](const char* name) {
     window.session().settle();
     window.bench().finishPainting();
+    if (QWidget* focused = QApplication::focusWidget()) focused->clearFocus();
     wait_for([] { return false; }, 60);
     const std::string path = folder + "/" + name + ".png";
     if (!window.grab().save(qs(path))) trouble = fail(ErrorKind::unreadable, "cannot be written", path);

@@ -49,9 +49,10 @@ Json fill_report(const Project& project, const std::vector<int>& pieces, std::op
 std::string fill_text(const Json& r) {
   auto number = [&](const char* key, int decimals) { return rounded_text(r[key].get<double>(), decimals); };
   std::string out = std::to_string(r["strokes"].get<std::size_t>()) + " strokes, " + number("length_mm", 1) + " mm, " +
-                    std::to_string(r["lifts"].get<std::size_t>()) + " lifts, " + number("seconds", 1) + " s; a tip of " +
-                    number("tip_mm", 2) + " mm covers " + rounded_text(r["coverage"].get<double>() * 100, 1) +
-                    " %, the largest gap is " + number("largest_gap_mm", 2) + " mm\n";
+                    std::to_string(r["lifts"].get<std::size_t>()) + " lifts, " + number("seconds", 1) +
+                    " s; a tip of " + number("tip_mm", 2) + " mm covers " +
+                    rounded_text(r["coverage"].get<double>() * 100, 1) + " %, the largest gap is " +
+                    number("largest_gap_mm", 2) + " mm\n";
   for (const auto& id : r["unfilled"]) out += "Note: " + id.get<std::string>() + " has a part without any stroke.\n";
   return out;
 }

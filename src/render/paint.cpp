@@ -59,6 +59,15 @@ QPen fill_pen(const QColor& color, double tip_px, bool dense) {
   return pen;
 }
 
+/// A course of the tool; a touch of the tip has one point, or two at one place.
+void draw_course(QPainter& p, const QPolygonF& pixels) {
+  if (pixels.size() == 1 || (pixels.size() == 2 && pixels[0] == pixels[1])) {
+    p.drawPoint(pixels[0]);
+  } else {
+    p.drawPolyline(pixels);
+  }
+}
+
 /// The card that the cut lines leave, shapes inside shapes being holes.
 QPainterPath material_path(const View& view, const DrawnPiece& piece) {
   QPainterPath area;
@@ -131,6 +140,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       in_sight += piece->flat->segments;
   }
   const bool dense = in_sight > kSmoothSegments;
+  const auto stopped = [&] { return options.stop && options.stop->load(std::memory_order_relaxed); };
   QPolygonF pixels;
   p.save();
   p.setOpacity(options.strength);
@@ -154,7 +164,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       p.setRenderHint(QPainter::Antialiasing, !dense);
     }
     for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
-      if (options.stop && options.stop->load(std::memory_order_relaxed)) {
+      if (stopped()) {
         p.restore();
         return painted;
       }
@@ -180,13 +190,11 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
         }
         p.fillPath(area, QColor(line.color.r, line.color.g, line.color.b, 90));
       }
-      for (const auto& chain : piece.flat->lines[i].chains) {
-        to_pixels(view, piece.to_mat, chain, pixels);
-        if (pixels.size() == 2 && pixels[0] == pixels[1]) {
-          p.drawPoint(pixels[0]);  // a touch of the tip
-        } else {
-          p.drawPolyline(pixels);
-        }
+      const auto& chains = piece.flat->lines[i].chains;
+      for (std::size_t k = 0; k < chains.size(); ++k) {
+        if (k % 4096 == 4095 && stopped()) break;
+        to_pixels(view, piece.to_mat, chains[k], pixels);
+        draw_course(p, pixels);
         painted += static_cast<std::size_t>(pixels.size());
         if (line.role == Role::foil && !strokes) {
           QPen inner(to_qcolor(ground), 1.2);
@@ -265,11 +273,7 @@ void paint_mark(QPainter& p, const View& view, const Project& project, const std
   QPolygonF pixels;
   Polyline chain{points, false};
   to_pixels(view, {}, chain, pixels);
-  if (points.size() == 2 && points[0] == points[1]) {
-    p.drawPoint(pixels.first());
-  } else {
-    p.drawPolyline(pixels);
-  }
+  draw_course(p, pixels);
 }
 
 void paint_marks(QPainter& p, const View& view, const Project& project, const RunRecord& record, int mat,
@@ -323,7 +327,7 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
     const std::size_t every = chains.size() / kThumbnailChains + 1;
     for (std::size_t k = 0; k < chains.size(); k += every) {
       to_pixels(view, piece.to_mat, chains[k], pixels);
-      p.drawPolyline(pixels);
+      draw_course(p, pixels);
     }
   }
   p.restore();

@@ -31,8 +31,9 @@ struct LineOptions {
   const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
 };
 
-/// Every line in its role's pattern, strokes of fills as they will look: at tip width, in the colour of the mark. Points nearer than half a pixel to the last one painted are passed over. With more
-/// than 20,000 segments in sight, lines are one pixel wide and lose their smooth edges. Returns the number painted.
+/// Every line in its role's pattern, strokes of fills as they will look: at tip width, in the colour of the mark.
+/// Points nearer than half a pixel to the last one painted are passed over. With more than 20,000 segments in sight,
+/// lines are one pixel wide and lose their smooth edges. Returns the number painted.
 std::size_t paint_lines(QPainter& painter, const View& view, const Project& project, const Drawing& drawing,
                         const Theme& theme, const LineOptions& options);
 
@@ -45,8 +46,7 @@ void paint_highlight(QPainter& painter, const View& view, const Drawing& drawing
 void paint_mark(QPainter& painter, const View& view, const Project& project, const std::string& tool,
                 const Stock* stock, const std::vector<Vec>& points, const Theme& theme);
 void paint_marks(QPainter& painter, const View& view, const Project& project, const RunRecord& record, int mat,
-                 const Theme& theme, std::size_t from = 0,
-                 std::size_t to = std::numeric_limits<std::size_t>::max());
+                 const Theme& theme, std::size_t from = 0, std::size_t to = std::numeric_limits<std::size_t>::max());
 
 /// The head: a ring with a cross, filled while the tool is down.
 void paint_head(QPainter& painter, QPointF at, bool down, const Theme& theme);

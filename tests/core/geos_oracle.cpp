@@ -149,7 +149,8 @@ double geos_hatch_length(const Region& region, double angle, double spacing, dou
   const auto shape = to_geos(region);
   const double turn = angle * 3.14159265358979323846 / 180;
   const double quarter = std::fmod(angle, 90) == 0 ? std::round(std::cos(turn)) : 2;
-  const double c = quarter == 2 ? std::cos(turn) : quarter, s = quarter == 2 ? std::sin(turn) : std::round(std::sin(turn));
+  const double c = quarter == 2 ? std::cos(turn) : quarter,
+               s = quarter == 2 ? std::sin(turn) : std::round(std::sin(turn));
   const Box box = bounds_of(region);
   const double far = 2 * (box.width() + box.height());
   double low = 1e9, high = -1e9;

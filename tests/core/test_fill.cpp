@@ -1,16 +1,13 @@
 // Fills against GEOS (lengths, ink), closed forms, and laws that must hold on any shape.
 #include <catch2/catch.hpp>
-#include <filesystem>
-#include <fstream>
-#include <nlohmann/json.hpp>
 
 #include "chance.hpp"
-#include "core/geometry/path_data.hpp"
 #include "core/shape/fill/contours.hpp"
 #include "core/shape/fill/coverage.hpp"
 #include "core/shape/fill/fill.hpp"
 #include "core/shape/fill/hatch.hpp"
 #include "geos_oracle.hpp"
+#include "shape_cases.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -52,16 +49,9 @@ double hatch_length(const Region& region, double angle, double spacing, double p
 /// Every shape of tests/data/shape that GEOS can hatch line by line in a moment.
 std::vector<std::pair<std::string, Region>> cases() {
   std::vector<std::pair<std::string, Region>> out;
-  std::vector<std::filesystem::path> files;
-  for (const auto& entry : std::filesystem::directory_iterator(DOTLANE_TEST_DATA "/shape")) files.push_back(entry.path());
-  std::sort(files.begin(), files.end());
-  for (const auto& file : files) {
-    std::ifstream in(file);
-    const auto json = nlohmann::json::parse(in);
-    Path path = *parse_path_data(json["subject"].get<std::string>());
-    if (json.value("rule", "") == "evenodd") path.fill_rule = FillRule::evenodd;
-    Region region = region_of(path);
-    if (!region.empty() && vertices_in(region) < 3'000) out.emplace_back(file.stem().string(), std::move(region));
+  for (const auto& c : shape_cases()) {
+    Region region = region_of(c.subject, c.rule);
+    if (!c.dense && !region.empty() && vertices_in(region) < 3'000) out.emplace_back(c.name, std::move(region));
   }
   return out;
 }
@@ -98,9 +88,9 @@ bool keeps_clear(const Region& region, const Strokes& strokes, double clear) {
   return true;
 }
 
-const FillPattern kAll[] = {FillPattern::hatch,  FillPattern::cross, FillPattern::zigzag,
+const FillPattern kAll[] = {FillPattern::hatch,   FillPattern::cross,  FillPattern::zigzag,
                             FillPattern::contour, FillPattern::spiral, FillPattern::grid,
-                            FillPattern::rules,  FillPattern::dots,  FillPattern::stipple};
+                            FillPattern::rules,   FillPattern::dots,   FillPattern::stipple};
 
 }  // namespace
 
@@ -138,8 +128,7 @@ TEST_CASE("what a scan line meets along edges, at corners and at touching vertic
   const auto rows = *fill(frame, plain(FillPattern::hatch, 1));
   CHECK(rows.length_mm() == Approx(8 * 10 + 3 * 6));
   // A notch down to a line.
-  const Region notch =
-      region_of({{{0, 0}, {4, 0}, {5, 5}, {6, 0}, {10, 0}, {10, 10}, {0, 10}}}, FillRule::nonzero);
+  const Region notch = region_of({{{0, 0}, {4, 0}, {5, 5}, {6, 0}, {10, 0}, {10, 10}, {0, 10}}}, FillRule::nonzero);
   CHECK(fill(notch, plain(FillPattern::hatch, 5))->length_mm() == Approx(8 + 10 + 10));
 }
 
@@ -165,7 +154,8 @@ TEST_CASE("closed forms: the disc, the squares, and full cover at a spacing of o
     }
   }
   // Spaced by twice the tip, half of a large area stays bare, in strips as wide as the tip.
-  const Coverage half = coverage_of(square(0, 0, 100), *fill(square(0, 0, 100), plain(FillPattern::hatch, 1, 0)), {0.5, 0.025});
+  const Coverage half =
+      coverage_of(square(0, 0, 100), *fill(square(0, 0, 100), plain(FillPattern::hatch, 1, 0)), {0.5, 0.025});
   CHECK(half.share == Approx(0.5).margin(0.001));
   CHECK(half.largest_gap_mm == Approx(0.5).margin(0.05));
   CHECK(half.region_mm2 == Approx(10000));
@@ -178,7 +168,8 @@ TEST_CASE("coverage is what GEOS finds by buffers") {
     const Box box = bounds_of(region);
     const double size = std::max(box.width(), box.height());
     if (size > 300 || size < 3 || vertices_in(region) > 3000) continue;
-    for (const FillPattern pattern : {FillPattern::hatch, FillPattern::cross, FillPattern::contour, FillPattern::dots}) {
+    for (const FillPattern pattern :
+         {FillPattern::hatch, FillPattern::cross, FillPattern::contour, FillPattern::dots}) {
       INFO(name << " pattern " << static_cast<int>(pattern));
       const auto strokes = *fill(region, plain(pattern, std::max(1.3, size / 30), 20, 0.1));
       const double tip = 0.5;
@@ -198,7 +189,8 @@ TEST_CASE("the largest spot without ink is found where it is") {
   for (const double y : {2.0, 8.0}) {
     two.add({0, y}), two.add({30, y}), two.end(0);
   }
-  const Coverage c = coverage_of(region_of({{{0, 0}, {30, 0}, {30, 10}, {0, 10}}}, FillRule::nonzero), two, {1.0, 0.05});
+  const Coverage c =
+      coverage_of(region_of({{{0, 0}, {30, 0}, {30, 10}, {0, 10}}}, FillRule::nonzero), two, {1.0, 0.05});
   CHECK(c.largest_gap_mm == Approx(5).margin(0.1));
   CHECK(c.gap_at.y == Approx(5).margin(0.1));
   // Parts are told apart: one full, one without anything.
@@ -225,7 +217,8 @@ TEST_CASE("turning shape and angle together, or shifting by a whole spacing, cha
       CHECK(a.length_mm() == Approx(b.length_mm()).epsilon(1e-5).margin(1e-3));
       const auto z = *fill(region, plain(FillPattern::zigzag, spacing, 20)),
                  y = *fill(turned, plain(FillPattern::zigzag, spacing, 20 + by));
-      CHECK(std::abs(static_cast<double>(z.size()) - static_cast<double>(y.size())) <= 0.02 * static_cast<double>(z.size()) + 2);
+      CHECK(std::abs(static_cast<double>(z.size()) - static_cast<double>(y.size())) <=
+            0.02 * static_cast<double>(z.size()) + 2);
     }
     FillOptions shifted = plain(FillPattern::hatch, spacing, 20);
     shifted.phase = 1;
@@ -296,7 +289,8 @@ TEST_CASE("spirals run the same rings as nested insets, in fewer strokes") {
   CHECK(one.size() == 1);
   CHECK(one.length_mm() == Approx(rings.length_mm()).epsilon(0.02));
   // A dumb-bell falls into two as it shrinks: one branch goes on, the other starts anew.
-  const Region bell = unite({disc(8), disc(8, {24, 0}), region_of({{{0, -2}, {24, -2}, {24, 2}, {0, 2}}}, FillRule::nonzero)});
+  const Region bell =
+      unite({disc(8), disc(8, {24, 0}), region_of({{{0, -2}, {24, -2}, {24, 2}, {0, 2}}}, FillRule::nonzero)});
   CHECK(spirals(bell, 0.3, 0.6, 0).size() == 2);
   CHECK(spirals(ring_shape(), 0.3, 0.6, 0).size() <= 2);
 }
@@ -328,7 +322,8 @@ TEST_CASE("parts too narrow for the hatch are told, and a fill beyond measure is
     bars.push_back(transformed(bar, Affine::move(3.0 * i, 10) * Affine::rotate(-45)));
   }
   const Region all = unite(bars);
-  const auto along = *fill(all, plain(FillPattern::hatch, 1.5, 45)), across = *fill(all, plain(FillPattern::hatch, 1.5, -45));
+  const auto along = *fill(all, plain(FillPattern::hatch, 1.5, 45)),
+             across = *fill(all, plain(FillPattern::hatch, 1.5, -45));
   CHECK(unfilled(6, along).size() >= 3);
   CHECK(unfilled(6, across).empty());
   CHECK_FALSE(fill(disc(300), plain(FillPattern::dots, 0.02)));

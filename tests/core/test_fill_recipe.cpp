@@ -42,8 +42,8 @@ Text trouble_in(const Drawing& d) {
 
 /// Stems that lean to the right by 45 degrees.
 Region leaning_letters() {
-  const Lettering lettering = set_lettering(
-      {{"text", Text("ILLI")}, {"font", Text("Yanone Kaffeesatz")}, {"size", 12.0}, {"slant", 45.0}});
+  const Lettering lettering =
+      set_lettering({{"text", Text("ILLI")}, {"font", Text("Yanone Kaffeesatz")}, {"size", 12.0}, {"slant", 45.0}});
   return unite(letter_regions(lettering));
 }
 
@@ -88,7 +88,8 @@ TEST_CASE("a fill adds strokes of the right role and tool, keeps or drops the ou
 }
 
 TEST_CASE("inside each shape, between frame and shapes, all parts of a group, counters open, overlaps once") {
-  const char* art = R"(<rect id="frame" x="0" y="0" width="100" height="60"/><rect id="one" x="10" y="10" width="20" height="20"/>
+  const char* art =
+      R"(<rect id="frame" x="0" y="0" width="100" height="60"/><rect id="one" x="10" y="10" width="20" height="20"/>
     <path id="ring" d="M50 10 h30 v30 h-30 z M60 20 v10 h10 v-10 z"/><rect id="two" x="20" y="20" width="20" height="20"/>)";
   const Project p = project_of(art);
   auto region = [&](const Values& v) { return made_in(drawn(with_fill(p, v)))->region; };
@@ -129,7 +130,8 @@ TEST_CASE("every pattern makes its strokes through files, plan and job; dots are
   for (const auto& pattern : find_kind(step_kinds(), "fill")->find("pattern")->words) {
     for (const char* second : {"none", "shifted", "turned"}) {
       INFO(pattern.word << " " << second);
-      Project p = assign_role(project_of(R"(<path id="a" d="M20 20 h40 v30 h-40 z M30 28 v14 h20 v-14 z"/>)"), {{1, "a"}}, Role::draw);
+      Project p = assign_role(project_of(R"(<path id="a" d="M20 20 h40 v30 h-40 z M30 28 v14 h20 v-14 z"/>)"),
+                              {{1, "a"}}, Role::draw);
       p = with_fill(p, {{"pattern", pattern.word}, {"spacing", 3.0}, {"second", Text(second)}, {"edge", true}});
       const auto again = project_from_json(to_json(p), "x");
       REQUIRE(again);
@@ -153,7 +155,8 @@ TEST_CASE("every pattern makes its strokes through files, plan and job; dots are
 }
 
 TEST_CASE("a second pass runs after the first, repeats pass by pass or stroke by stroke") {
-  Project p = assign_role(project_of(R"(<rect id="a" x="20" y="20" width="30" height="30"/>)"), {{1, "a"}}, Role::engrave);
+  Project p =
+      assign_role(project_of(R"(<rect id="a" x="20" y="20" width="30" height="30"/>)"), {{1, "a"}}, Role::engrave);
   p = with_fill(p, {{"spacing", 2.0}, {"second", Text("turned")}, {"outline", Text("leave-out")}, {"angle", 0.0}});
   Derived d = derived(p);
   REQUIRE(d.plan.passes.size() == 1);
@@ -262,8 +265,9 @@ TEST_CASE("stems at 45 degrees: the hatch at 45 leaves letters empty, and the pr
 
 TEST_CASE("Second look names the letters that stay empty, and its fix fills them") {
   int id = 0;
-  Project p = *add_shape(new_project("x"), "lettering",
-                         {{"text", Text("ILOI")}, {"font", Text("Yanone Kaffeesatz")}, {"size", 12.0}, {"slant", 45.0}}, &id);
+  Project p =
+      *add_shape(new_project("x"), "lettering",
+                 {{"text", Text("ILOI")}, {"font", Text("Yanone Kaffeesatz")}, {"size", 12.0}, {"slant", 45.0}}, &id);
   p = assign_role(p, {{id, "letters"}}, Role::draw);
   p = with_fill(p, {{"spacing", 1.6}, {"angle", 45.0}, {"inset", 0.15}, {"shortest", 1.0}}, id);
   Derived d = derived(p);
@@ -277,7 +281,8 @@ TEST_CASE("Second look names the letters that stay empty, and its fix fills them
   const Project turned = apply_fix(p, d.drawing, *f, f->fixes.front());
   CHECK_FALSE(finding(derived(turned), "fill-empty"));
   // Ink beyond the edge, and the inset that keeps it inside.
-  Project plain = assign_role(project_of(R"(<rect id="a" x="20" y="20" width="30" height="10"/>)"), {{1, "a"}}, Role::draw);
+  Project plain =
+      assign_role(project_of(R"(<rect id="a" x="20" y="20" width="30" height="10"/>)"), {{1, "a"}}, Role::draw);
   plain = with_fill(plain, {{"inset", 0.0}, {"angle", 0.0}});
   d = derived(plain);
   f = finding(d, "fill-outside");
@@ -286,8 +291,9 @@ TEST_CASE("Second look names the letters that stay empty, and its fix fills them
   CHECK_FALSE(finding(derived(apply_fix(plain, d.drawing, *f, f->fixes.front())), "fill-outside"));
   // A long run is announced.
   CHECK_FALSE(finding(d, "long-run"));
-  plain = with_fill(assign_role(project_of(R"(<rect id="a" x="20" y="20" width="90" height="90"/>)"), {{1, "a"}}, Role::engrave),
-                    {{"spacing", 0.2}});
+  plain = with_fill(
+      assign_role(project_of(R"(<rect id="a" x="20" y="20" width="90" height="90"/>)"), {{1, "a"}}, Role::engrave),
+      {{"spacing", 0.2}});
   CHECK(finding(derived(plain), "long-run"));
 }
 
@@ -309,7 +315,8 @@ TEST_CASE("the widest spacing for a coverage covers it, and one a little wider d
 }
 
 TEST_CASE("landing errors leave gaps between single strokes, fewer when ends are joined or a second pass follows") {
-  const Region disc = region_of(*find_piece(project_of(R"(<circle id="a" cx="12" cy="12" r="10"/>)"), 1)->lines[0].path);
+  const Region disc =
+      region_of(*find_piece(project_of(R"(<circle id="a" cx="12" cy="12" r="10"/>)"), 1)->lines[0].path);
   FillOptions o;
   o.spacing = 0.3;
   o.inset = 0.15;
@@ -320,7 +327,8 @@ TEST_CASE("landing errors leave gaps between single strokes, fewer when ends are
     return *found;
   };
   using Kind = WayChoice::Kind;
-  const auto plain = of(Kind::as_it_is), joined = of(Kind::joined), coat = of(Kind::shifted_coat), closer = of(Kind::closer);
+  const auto plain = of(Kind::as_it_is), joined = of(Kind::joined), coat = of(Kind::shifted_coat),
+             closer = of(Kind::closer);
   CHECK(plain.gap_mm2 > 5);
   CHECK(joined.gap_mm2 < 0.7 * plain.gap_mm2);
   CHECK(coat.gap_mm2 < 0.5 * plain.gap_mm2);
@@ -348,7 +356,8 @@ TEST_CASE("landing errors leave gaps between single strokes, fewer when ends are
 }
 
 TEST_CASE("a heavy fill shows a coarse first look at once, and the whole one when there is time") {
-  Project p = assign_role(project_of(R"(<rect id="a" x="20" y="20" width="200" height="200"/>)"), {{1, "a"}}, Role::draw);
+  Project p =
+      assign_role(project_of(R"(<rect id="a" x="20" y="20" width="200" height="200"/>)"), {{1, "a"}}, Role::draw);
   p = with_fill(p, {{"spacing", 0.5}, {"pattern", Text("stipple")}});
   DrawingCache cache;
   const Drawing first = evaluate(p, cache, Effort::at_once);

@@ -1,7 +1,4 @@
 // The geometry kernel against GEOS (libgeos 3.11, an independent library), closed forms and invariances.
-#include <filesystem>
-#include <fstream>
-#include <nlohmann/json.hpp>
 #include <random>
 
 #include "core/geometry/measure.hpp"
@@ -10,72 +7,12 @@
 #include "core/shape/steps.hpp"
 #include "fixtures.hpp"
 #include "geos_oracle.hpp"
+#include "shape_cases.hpp"
 
 namespace dotlane::test {
 namespace {
 
 constexpr double kPi = 3.14159265358979323846;
-
-struct Case {
-  std::string name, about;
-  std::vector<Ring> subject, clip;
-  FillRule rule = FillRule::nonzero;
-  double by = 2;
-  bool dense = false;
-};
-
-std::vector<Ring> rings_of(const std::string& d) {
-  std::vector<Ring> out;
-  const auto path = parse_path_data(d);
-  REQUIRE(path);
-  for (const auto& contour : path->contours) {
-    Ring ring = flatten(contour, 0.001).points;
-    while (ring.size() > 1 && distance(ring.front(), ring.back()) < 1e-9) ring.pop_back();
-    // On the kernel's grid, so that both sides work on the very same points.
-    for (Vec& p : ring) p = {std::round(p.x * 1e6) / 1e6, std::round(p.y * 1e6) / 1e6};
-    out.push_back(std::move(ring));
-  }
-  return out;
-}
-
-Ring waved(int vertices, double radius, int waves, double rise, double noise, Vec centre) {
-  std::mt19937 random(5);
-  std::uniform_real_distribution<double> rough(-noise, noise);
-  Ring ring;
-  for (int i = 0; i < vertices; ++i) {
-    const double a = 2 * kPi * i / vertices, r = radius + rise * std::sin(waves * a) + (noise > 0 ? rough(random) : 0);
-    ring.push_back({centre.x + r * std::cos(a), centre.y + r * std::sin(a)});
-  }
-  return ring;
-}
-
-std::vector<Case> cases() {
-  std::vector<Case> out;
-  std::vector<std::filesystem::path> files;
-  for (const auto& entry : std::filesystem::directory_iterator(DOTLANE_TEST_DATA "/shape"))
-    files.push_back(entry.path());
-  std::sort(files.begin(), files.end());
-  for (const auto& file : files) {
-    std::ifstream in(file);
-    const auto json = nlohmann::json::parse(in);
-    Case c;
-    c.name = file.stem().string();
-    c.about = json["about"];
-    c.by = json.value("by", 2.0);
-    c.rule = json.value("rule", "nonzero") == "evenodd" ? FillRule::evenodd : FillRule::nonzero;
-    if (json.contains("ring")) {
-      const auto& r = json["ring"];
-      c.dense = true;
-      c.subject = {waved(r["vertices"], r["radius"], r["waves"], r["rise"], r["noise"], {150, 150})};
-      c.clip = {waved(r["vertices"], r["radius"], r["waves"], r["rise"], r["noise"], {190, 153})};
-    } else {
-      c.subject = rings_of(json["subject"]);
-      c.clip = rings_of(json["clip"]);
-    }
-    out.push_back(std::move(c));
-  }
-  return out;
-}
 
 void same(const Figures& ours, const Figures& theirs, const std::string& what) {
   INFO(what << ": area " << ours.area << " against " << theirs.area << ", perimeter " << ours.perimeter << " against "
@@ -88,7 +25,7 @@ void same(const Figures& ours, const Figures& theirs, const std::string& what) {
 }  // namespace
 
 TEST_CASE("unions, differences and overlaps agree with GEOS on every case") {
-  const auto all = cases();
+  const auto all = shape_cases();
   REQUIRE(all.size() >= 25);
   for (const auto& c : all) {
     INFO(c.name << " - " << c.about);
@@ -108,7 +45,7 @@ TEST_CASE("unions, differences and overlaps agree with GEOS on every case") {
 }
 
 TEST_CASE("dividing gives the fragments that GEOS gives") {
-  for (const auto& c : cases()) {
+  for (const auto& c : shape_cases()) {
     if (c.dense || c.name == "far-away") continue;
     INFO(c.name << " - " << c.about);
     const Region a = region_of(c.subject, c.rule), b = region_of(c.clip, c.rule);
@@ -148,7 +85,7 @@ TEST_CASE("dividing gives the fragments that GEOS gives") {
 }
 
 TEST_CASE("offsets agree with GEOS on every case") {
-  for (const auto& c : cases()) {
+  for (const auto& c : shape_cases()) {
     INFO(c.name << " - " << c.about);
     const Region a = region_of(c.subject, c.rule);
     for (const double by : {c.by, -c.by}) {
@@ -202,7 +139,7 @@ TEST_CASE("a mitred offset of a rectangle is exact") {
 }
 
 TEST_CASE("turning, scaling and mirroring the input does the same to the answer") {
-  for (const auto& c : cases()) {
+  for (const auto& c : shape_cases()) {
     if (c.dense || c.name == "far-away" || c.name == "large") continue;
     INFO(c.name);
     const Region a = region_of(c.subject, c.rule), b = region_of(c.clip, c.rule);
@@ -227,7 +164,7 @@ TEST_CASE("turning, scaling and mirroring the input does the same to the answer"
 }
 
 TEST_CASE("a join is the same at five millimetres and at five metres") {
-  for (const auto& c : cases()) {
+  for (const auto& c : shape_cases()) {
     if (c.dense || c.name == "far-away" || c.name == "near-coincident-edges" || c.name == "near-coincident-slanted")
       continue;
     INFO(c.name);
@@ -320,7 +257,7 @@ double hausdorff(const Path& curves, const Region& region) {
 }  // namespace
 
 TEST_CASE("refitted curves stay within ten micrometres of what was fitted") {
-  for (const auto& c : cases()) {
+  for (const auto& c : shape_cases()) {
     if (c.dense) continue;
     INFO(c.name);
     const Region a = region_of(c.subject, c.rule);
@@ -376,10 +313,12 @@ TEST_CASE("shrunk by more than it is wide, a smooth shape vanishes instead of tu
   for (const int n : {24, 200, 2000}) {
     for (const Corners corners : {Corners::round, Corners::mitre, Corners::bevel}) {
       CHECK(offset(disc(10, {}, n), -9.9, {corners, 4, 0.002}).rings.size() == 1);
-      for (const double by : {10.01, 10.5, 12.0, 15.0, 19.0, 30.0}) CHECK(offset(disc(10, {}, n), -by, {corners, 4, 0.002}).empty());
+      for (const double by : {10.01, 10.5, 12.0, 15.0, 19.0, 30.0})
+        CHECK(offset(disc(10, {}, n), -by, {corners, 4, 0.002}).empty());
     }
     // A large and a small bulge with a broad neck: only the large one is left.
-    const Region bell = unite({disc(9, {}, n), disc(4, {20, 0}, n), region_of({{{0, -3.5}, {20, -3.5}, {20, 3.5}, {0, 3.5}}}, FillRule::nonzero)});
+    const Region bell = unite({disc(9, {}, n), disc(4, {20, 0}, n),
+                               region_of({{{0, -3.5}, {20, -3.5}, {20, 3.5}, {0, 3.5}}}, FillRule::nonzero)});
     for (const double by : {4.5, 5.5, 7.0, 8.5}) {
       const Region shrunk = offset(bell, -by);
       INFO(n << " by " << by);

@@ -94,4 +94,14 @@ struct Opened {
   }
 };
 
+/// Triggers the action as its shortcut would; it must be there to be triggered.
+inline void run(Opened& o, const char* action) {
+  QAction* a = o.window.actions().find(QString::fromLatin1(action));
+  INFO("action " << action);
+  REQUIRE(a);
+  REQUIRE(a->isEnabled());
+  a->trigger();
+  o.session().settle();
+}
+
 }  // namespace dotlane::test

@@ -9,17 +9,10 @@
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "driving.hpp"
+#include "render/paint.hpp"
 
 namespace dotlane::test {
 namespace {
-
-void run(Opened& o, const char* action) {
-  QAction* a = o.window.actions().find(QString::fromLatin1(action));
-  REQUIRE(a);
-  REQUIRE(a->isEnabled());
-  a->trigger();
-  o.session().settle();
-}
 
 /// A new project with a drawn label, filled; its fill step is open.
 struct Filled : Opened {
@@ -120,8 +113,8 @@ TEST_CASE("the dial turns and spreads the strokes, by mouse and by keys, as one 
   o.session().settle();
   CHECK(o.number("spacing") == Approx(1.01));
   CHECK(o.number("angle") == Approx(105).margin(1.5));
-  QWheelEvent wheel(QPointF(middle), QPointF(dial->mapToGlobal(middle)), QPoint(), QPoint(0, -120), Qt::NoButton, Qt::NoModifier,
-                    Qt::NoScrollPhase, false);
+  QWheelEvent wheel(QPointF(middle), QPointF(dial->mapToGlobal(middle)), QPoint(), QPoint(0, -120), Qt::NoButton,
+                    Qt::NoModifier, Qt::NoScrollPhase, false);
   QCoreApplication::sendEvent(dial, &wheel);
   o.session().settle();
   CHECK(o.number("spacing") < 1.01);
@@ -221,6 +214,42 @@ TEST_CASE("a fill of a million strokes is worked out and painted aside; the wind
   o.session().undo();
   o.session().settle();
   CHECK(o.strokes().path->contours.size() < 5000);
+}
+
+TEST_CASE("strokes show as wide as the tip in the colour of their mark: dots as touches, sparse fills sparse") {
+  Filled o;
+  auto share_of_ink = [&](const char* pattern, double spacing) {
+    Project p = *set_step_value(o.session().project(), o.id, 1, "pattern", std::string(pattern));
+    p = *set_step_value(std::move(p), o.id, 1, "spacing", spacing);
+    const Tool ink = *find_tool(p, o.strokes().tool);
+    DrawingCache cache;
+    const Drawing drawing = evaluate(p, cache);
+    const View view = View::fitting(find_drawn(drawing, o.id)->bounds, QRectF(0, 0, 800, 480), 0);
+    QImage image(800, 480, QImage::Format_RGB32);
+    image.fill(Qt::white);
+    QPainter painter(&image);
+    paint_lines(painter, view, p, drawing, light_theme(), {});
+    painter.end();
+    double dark = 0;
+    for (int y = 0; y < image.height(); ++y) {
+      for (int x = 0; x < image.width(); ++x) dark += 255 - qGray(image.pixel(x, y));
+    }
+    return dark / (255 - qGray(to_qcolor(ink.ink).rgb())) / (800.0 * 480);
+  };
+  // A pen of 0.4 mm: what is painted is what is counted.
+  for (const auto& [pattern, spacing] : {std::pair{"hatch", 2.0}, {"dots", 1.2}, {"zigzag", 0.8}}) {
+    INFO(pattern);
+    const double painted = share_of_ink(pattern, spacing);
+    Project p = *set_step_value(o.session().project(), o.id, 1, "pattern", std::string(pattern));
+    p = *set_step_value(std::move(p), o.id, 1, "spacing", spacing);
+    DrawingCache cache;
+    const Drawing drawing = evaluate(p, cache);
+    const auto subject = fill_subject(p, *find_drawn(drawing, o.id), 1);
+    REQUIRE(subject);
+    // The outline is inked too; its band lies along the edge, half of it inside.
+    const double outline = 0.5 * 0.4 * 128 / 960;
+    CHECK(painted == Approx(subject->made->coverage(subject->run.tip_mm).share + outline).margin(0.02));
+  }
 }
 
 TEST_CASE("the tag of the demo: dense engraving four times over, a clear one mirrored once, foil hatched both ways") {

@@ -22,14 +22,6 @@
 namespace dotlane::test {
 namespace {
 
-void run(Opened& o, const char* action) {
-  QAction* a = o.window.actions().find(QString::fromLatin1(action));
-  REQUIRE(a);
-  REQUIRE(a->isEnabled());
-  a->trigger();
-  o.session().settle();
-}
-
 const Values& values(Opened& o) { return find_piece(o.project(), o.window.typing().piece())->source.values; }
 std::string text(Opened& o) { return Reading(*find_kind(shape_kinds(), "lettering"), values(o)).text("text"); }
 void keys(Opened& o, const char* typed) {

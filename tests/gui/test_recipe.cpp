@@ -23,15 +23,6 @@ namespace {
 
 QString stall() { return QStringLiteral(DOTLANE_DEMO "/fair-stall.dotlane"); }
 
-void run(Opened& o, const char* action) {
-  QAction* a = o.window.actions().find(QString::fromLatin1(action));
-  INFO("action " << action);
-  REQUIRE(a);
-  REQUIRE(a->isEnabled());
-  a->trigger();
-  o.session().settle();
-}
-
 void type(NumberField* field, const char* text) {
   field->editor()->setFocus();
   field->editor()->selectAll();

@@ -10,7 +10,7 @@
 namespace dotlane {
 namespace {
 
-constexpr int kFrameMs = 20;           // for marks, of what a frame may take
+constexpr int kFrameMs = 20;               // for marks, of what a frame may take
 constexpr std::size_t kBetweenLooks = 64;  // marks painted between two looks at the clock
 
 }  // namespace

@@ -1,5 +1,5 @@
-// What tools have marked, painted mark by mark onto a picture that is kept: a long job costs a frame no more than what is
-// new, and never more than a little at a time.
+// What tools have marked, painted mark by mark onto a picture that is kept: a long job costs a frame no more than what
+// is new, and never more than a little at a time.
 #pragma once
 
 #include <QImage>
@@ -17,9 +17,10 @@ class MarksLayer {
  public:
   /// Starts anew: another plan, another run, other colours.
   void clear() { image_ = {}; }
-  /// Paints the marks on this mat load as far as they are known, or as far as the time for a frame goes. False when more
-  /// are to come: paint again soon.
-  bool paint(QPainter& painter, const View& view, QSize size, const Project& project, const RunRecord& record, int load);
+  /// Paints the marks on this mat load as far as they are known, or as far as the time for a frame goes. False when
+  /// more are to come: paint again soon.
+  bool paint(QPainter& painter, const View& view, QSize size, const Project& project, const RunRecord& record,
+             int load);
   /// The same for what the plan has marked up to a moment, on the load it is then at.
   bool paint(QPainter& painter, const View& view, QSize size, const Project& project, const Plan& plan,
              const Moment& now);

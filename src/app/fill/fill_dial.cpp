@@ -11,10 +11,10 @@
 namespace dotlane {
 namespace {
 
-constexpr int kSide = 96;        // px
-constexpr double kRim = 12;      // px between the strokes and the edge of the widget
-constexpr double kLines = 9;     // spacings across the dial
-constexpr double kTips = 14;     // and tips, at the least
+constexpr int kSide = 96;     // px
+constexpr double kRim = 12;   // px between the strokes and the edge of the widget
+constexpr double kLines = 9;  // spacings across the dial
+constexpr double kTips = 14;  // and tips, at the least
 constexpr double kTypedMm = 0.01;
 
 double rounded(double v, double to) { return std::round(v / to) * to; }

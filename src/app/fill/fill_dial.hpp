@@ -1,4 +1,5 @@
-// A dial for the angle and the spacing of a fill: its strokes as they will lie, turned by the rim, spread by the middle.
+// A dial for the angle and the spacing of a fill: its strokes as they will lie, turned by the rim, spread by the
+// middle.
 #pragma once
 
 #include <QWidget>

@@ -136,7 +136,8 @@ void FillPanel::buildAdvice(QVBoxLayout* column) {
   best_ = new QPushButton(tr("Turn to the best"), this);
   best_->setObjectName(QStringLiteral("fillBest"));
   set_kind(best_, "chip");
-  best_->setToolTip(tr("The angle that leaves no shape empty, reaches the coverage wanted and is best by this measure"));
+  best_->setToolTip(
+      tr("The angle that leaves no shape empty, reaches the coverage wanted and is best by this measure"));
   row->addWidget(best_, 1);
   row->addWidget(goal_, 1);
   column->addLayout(row);
@@ -155,7 +156,8 @@ void FillPanel::buildAdvice(QVBoxLayout* column) {
   compare_ = new QPushButton(tr("Compare ways to go over it"), this);
   compare_->setObjectName(QStringLiteral("fillCompare"));
   set_kind(compare_, "chip");
-  compare_->setToolTip(tr("Passes, repeats and denser strokes side by side: minutes, and what landing errors leave bare"));
+  compare_->setToolTip(
+      tr("Passes, repeats and denser strokes side by side: minutes, and what landing errors leave bare"));
   column->addWidget(compare_);
   ways_ = new QWidget(this);
   ways_->setObjectName(QStringLiteral("fillWays"));
@@ -244,7 +246,8 @@ void FillPanel::showFigures() {
   lifts_->setText(QLocale().toString(static_cast<qulonglong>(f.cost.lifts)));
   length_->setText(run_length_text(f.cost.length_mm, unit));
   const bool inch = unit == LengthUnit::inch;
-  gap_->setText(number(f.coverage.largest_gap_mm / (inch ? kMmPerInch : 1), inch ? 3 : 2) + QChar(' ') + unit_word(unit));
+  gap_->setText(number(f.coverage.largest_gap_mm / (inch ? kMmPerInch : 1), inch ? 3 : 2) + QChar(' ') +
+                unit_word(unit));
 }
 
 void FillPanel::work() {
@@ -340,11 +343,10 @@ void FillPanel::compare() {
       [this, now = *now](Compared compared) {
         compare_->setText(tr("Compare ways to go over it"));
         showWays(compared.ways, now);
-        const Stock* stock =
-            find_stock(session_.project(), find_drawn(session_.drawing(), piece_)->piece->stock);
+        const Stock* stock = find_stock(session_.project(), find_drawn(session_.drawing(), piece_)->piece->stock);
         const Tool* tool = find_tool(session_.project(), now.tool);
-        picture_->show(now.made->region, std::move(compared.landed.fallen), now.made->parts.front().at,
-                       now.run.tip_mm, tool ? mark_color(*tool, now.role, stock) : theme().ink,
+        picture_->show(now.made->region, std::move(compared.landed.fallen), now.made->parts.front().at, now.run.tip_mm,
+                       tool ? mark_color(*tool, now.role, stock) : theme().ink,
                        stock ? to_qcolor(stock->color) : theme().field);
         picture_->setVisible(true);
       });

@@ -1,4 +1,5 @@
-// What a fill step shows above its values: the dial, the figures, what other angles would do, and the ways to go over it.
+// What a fill step shows above its values: the dial, the figures, what other angles would do, and the ways to go over
+// it.
 #pragma once
 
 #include <QComboBox>

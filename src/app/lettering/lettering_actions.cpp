@@ -27,8 +27,7 @@ LetteringActions::LetteringActions(Session& session, Typing& typing, Actions& ac
   actions_.add("lettering-type", tr("Type in the lettering"), Qt::Key_F2, [this] {
     if (typing_.piece() != 0) typing_.begin(typing_.piece());
   });
-  actions_.add("lettering-face", tr("Choose the typeface…"), Qt::CTRL | Qt::ALT | Qt::Key_F,
-               [this] { chooseFace(); });
+  actions_.add("lettering-face", tr("Choose the typeface…"), Qt::CTRL | Qt::ALT | Qt::Key_F, [this] { chooseFace(); });
   actions_.add("lettering-forms", tr("Letterforms: alternates, swashes, ornaments…"), Qt::CTRL | Qt::ALT | Qt::Key_G,
                [this] { pickForms(); });
   actions_.add("lettering-close-up", tr("Close up the letters so that words hold together"),

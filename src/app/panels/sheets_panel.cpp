@@ -56,8 +56,8 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
                 10, 2);
   swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,
                 3600);
-  landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"), Kind::plain,
-                   tr("mm"), &Machine::landing_mm, 0, 5, 2);
+  landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"),
+                   Kind::plain, tr("mm"), &Machine::landing_mm, 0, 5, 2);
   connect(lift_, &NumberField::edited, this, [this](double v) {
     editMachine(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift",
                 [&](Machine& m) { m.lower_s = m.lift_s = v; });

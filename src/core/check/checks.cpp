@@ -324,15 +324,15 @@ class Checker {
         if (step.on && step.kind == "mirror" && !take.flag("keep")) turned_over = !turned_over;
       }
       if (turned_over == plan_.mirrored) {
-        auto& f = add(turned_over ? "mirrored-twice" : "clear-not-mirrored",
-                      turned_over ? Severity::warning : Severity::info,
-                      turned_over
-                          ? piece->name + " is mirrored in its recipe and once more with the job: it comes out as drawn. "
-                                          "Mirror exactly once."
-                          : piece->name + " is engraved on " + stock->name +
-                                ", which is clear. Read through the blank, from the other side, it comes out the wrong "
-                                "way round; mirror it once for that.",
-                      {{piece->id, ""}});
+        auto& f = add(
+            turned_over ? "mirrored-twice" : "clear-not-mirrored", turned_over ? Severity::warning : Severity::info,
+            turned_over ? piece->name +
+                              " is mirrored in its recipe and once more with the job: it comes out as drawn. "
+                              "Mirror exactly once."
+                        : piece->name + " is engraved on " + stock->name +
+                              ", which is clear. Read through the blank, from the other side, it comes out the wrong "
+                              "way round; mirror it once for that.",
+            {{piece->id, ""}});
         if (!turned_over) {
           Fix fix{Fix::Kind::add_step, "Mirror the piece", "", 0, {}, {}};
           fix.step.kind = "mirror";

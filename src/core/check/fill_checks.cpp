@@ -12,8 +12,8 @@ namespace dotlane {
 namespace {
 
 constexpr std::size_t kMostNamed = 5;
-constexpr double kThinShare = 0.6;        // of what the rest gets: a person sees it as lighter
-constexpr double kOutsideShare = 0.01;    // of the region: less is lost in the tip's own unevenness
+constexpr double kThinShare = 0.6;         // of what the rest gets: a person sees it as lighter
+constexpr double kOutsideShare = 0.01;     // of the region: less is lost in the tip's own unevenness
 constexpr double kMostStrokesTried = 6e4;  // up to which other angles are tried here
 // Common practice, no published source: from a quarter of an hour on people plan around a run.
 constexpr double kLongSeconds = 15 * 60;
@@ -83,10 +83,10 @@ std::optional<Fix> better_angle(const Filled& f, double weakest) {
   if (advice.curve.empty()) return std::nullopt;
   const FillTrial& best = advice.curve[advice.best];
   if (best.weakest_share < weakest + 0.05) return std::nullopt;
-  const double turned = f.step.values.contains("angle-from") &&
-                                std::get<std::string>(f.step.values.at("angle-from")) == "mat"
-                            ? std::atan2(-f.drawn.to_mat.b, f.drawn.to_mat.a) * 180 / std::numbers::pi
-                            : 0;
+  const double turned =
+      f.step.values.contains("angle-from") && std::get<std::string>(f.step.values.at("angle-from")) == "mat"
+          ? std::atan2(-f.drawn.to_mat.b, f.drawn.to_mat.a) * 180 / std::numbers::pi
+          : 0;
   return f.change("Turn the strokes to " + rounded_text(best.options.angle + turned, 1) + "°",
                   {{"angle", best.options.angle + turned}});
 }
@@ -114,11 +114,11 @@ void empty_and_thin(const Filled& f, std::vector<Finding>& out) {
     weakest = std::min(weakest, covered.part_share[i]);
   }
   if (thin.empty() || thin.size() == made.parts.size()) return;
-  Finding finding = f.say("fill-thin", Severity::info,
-                          these(f, thin) + (thin.size() == 1 ? " is" : " are") + " inked to " +
-                              rounded_text(weakest * 100, 0) + " % where all together reach " +
-                              rounded_text(covered.share * 100, 0) +
-                              " %, and will look lighter. Turn the strokes, or bring them closer.");
+  Finding finding =
+      f.say("fill-thin", Severity::info,
+            these(f, thin) + (thin.size() == 1 ? " is" : " are") + " inked to " + rounded_text(weakest * 100, 0) +
+                " % where all together reach " + rounded_text(covered.share * 100, 0) +
+                " %, and will look lighter. Turn the strokes, or bring them closer.");
   if (auto fix = better_angle(f, weakest)) finding.fixes.push_back(std::move(*fix));
   out.push_back(std::move(finding));
 }

@@ -540,8 +540,7 @@ Json to_value(const Piece& p) {
     for (const auto& step : p.steps) j["recipe"].push_back(to_value(step));
   }
   for (const auto& [id, d] : p.dress) {
-    j["made_lines"][id] = {
-        {"role_guessed", d.role_guessed}, {"tool", d.tool}, {"repeats", d.repeats}};
+    j["made_lines"][id] = {{"role_guessed", d.role_guessed}, {"tool", d.tool}, {"repeats", d.repeats}};
     if (d.role) j["made_lines"][id]["role"] = word(*d.role);
     if (d.stroke_by_stroke) j["made_lines"][id]["stroke_by_stroke"] = true;
   }

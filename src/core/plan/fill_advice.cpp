@@ -132,7 +132,8 @@ std::vector<WayChoice> compare_ways(const Region& region, const FillOptions& opt
     choice.share = coverage_of(region, together(*coats), rough(run.tip_mm)).share;
     // Repeats pass by pass land anew each time; stroke by stroke they stay where they fell.
     std::vector<Strokes> landed = *coats;
-    for (int r = 1; r < way.repeats && !way.stroke_by_stroke; ++r) landed.insert(landed.end(), coats->begin(), coats->end());
+    for (int r = 1; r < way.repeats && !way.stroke_by_stroke; ++r)
+      landed.insert(landed.end(), coats->begin(), coats->end());
     choice.gap_mm2 = land(region, landed, {scatter_mm, run.tip_mm, 8, 1}).gap_mm2;
     out.push_back(std::move(choice));
   };

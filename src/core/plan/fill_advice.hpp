@@ -38,8 +38,8 @@ struct AngleAdvice {
 };
 
 /// Tries the angles from 0 to 180 degrees (90 for patterns that look the same after a quarter turn), `step` apart. The
-/// best leaves the fewest parts without a stroke; among those, where any reach the wanted coverage only they count; then
-/// the goal decides, and the smaller angle on a tie. Ends early, with what there is, once `stop` is true.
+/// best leaves the fewest parts without a stroke; among those, where any reach the wanted coverage only they count;
+/// then the goal decides, and the smaller angle on a tie. Ends early, with what there is, once `stop` is true.
 [[nodiscard]] AngleAdvice best_angle(const Region& region, const FillOptions& options, const FillRun& run,
                                      double wanted_share, AngleGoal goal, double step = 5,
                                      const std::atomic<bool>* stop = nullptr);

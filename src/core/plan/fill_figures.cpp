@@ -13,8 +13,8 @@ std::optional<FillSubject> fill_subject(const Project& project, const DrawnPiece
   out.made = outcome->fill;
   out.run.machine = project.machine;
   const auto& lines = piece.piece->lines;
-  const auto line = std::find_if(lines.begin(), lines.end(),
-                                 [&](const Line& l) { return l.id == out.made->lines.front(); });
+  const auto line =
+      std::find_if(lines.begin(), lines.end(), [&](const Line& l) { return l.id == out.made->lines.front(); });
   const Stock* stock = find_stock(project, piece.piece->stock);
   if (line != lines.end()) {
     out.role = line->role;

@@ -15,7 +15,8 @@ class Dice {
  public:
   explicit Dice(std::uint64_t seed) : random_(seed) {}
   Vec offset(double scatter) {
-    const double u = (static_cast<double>(random_() >> 11) + 1) * 0x1p-53, v = static_cast<double>(random_() >> 11) * 0x1p-53;
+    const double u = (static_cast<double>(random_() >> 11) + 1) * 0x1p-53,
+                 v = static_cast<double>(random_() >> 11) * 0x1p-53;
     const double r = scatter * std::sqrt(-2 * std::log(u)), turn = 2 * std::numbers::pi * v;
     return {r * std::cos(turn), r * std::sin(turn)};
   }
@@ -58,7 +59,8 @@ LandingTrial land(const Region& region, const std::vector<Strokes>& coats, const
   const BitGrid perfect = inked(coats);
   std::size_t whole = 0;
   for (std::size_t r = 0; r < perfect.rows(); ++r) {
-    for (std::size_t w = 0; w < perfect.stride(); ++w) whole += static_cast<std::size_t>(std::popcount(perfect.row(r)[w]));
+    for (std::size_t w = 0; w < perfect.stride(); ++w)
+      whole += static_cast<std::size_t>(std::popcount(perfect.row(r)[w]));
   }
   const auto n = static_cast<std::size_t>(options.runs);
   std::vector<std::size_t> bare(n, 0), beyond(n, 0);
@@ -72,7 +74,8 @@ LandingTrial land(const Region& region, const std::vector<Strokes>& coats, const
     }
   });
   double gap = 0, more = 0;
-  for (std::size_t run = 0; run < n; ++run) gap += static_cast<double>(bare[run]), more += static_cast<double>(beyond[run]);
+  for (std::size_t run = 0; run < n; ++run)
+    gap += static_cast<double>(bare[run]), more += static_cast<double>(beyond[run]);
   const double scale = cell * cell / static_cast<double>(n);
   out.gap_mm2 = gap * scale;
   // Every stroke keeps its own inked area; what is not bare and not new lies under more strokes than it should.

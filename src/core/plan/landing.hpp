@@ -9,7 +9,7 @@ namespace dotlane {
 struct LandingOptions {
   double scatter_mm = 0.08;  ///< standard deviation of each landing, along x and along y
   double tip_mm = 0.3;
-  int runs = 24;             ///< trials; the figures' own error falls with their root
+  int runs = 24;  ///< trials; the figures' own error falls with their root
   std::uint64_t seed = 1;
 };
 
@@ -24,7 +24,6 @@ struct LandingTrial {
 /// Every stroke of every coat is moved by a normally distributed error of its own, the same for all its points: the
 /// head is true while the tool is down, and off by another amount after each lift (a model, not a measurement). Cells
 /// of an eighth of the tip are counted (BitGrid). The same seed gives the same trial.
-[[nodiscard]] LandingTrial land(const Region& region, const std::vector<Strokes>& coats,
-                                const LandingOptions& options);
+[[nodiscard]] LandingTrial land(const Region& region, const std::vector<Strokes>& coats, const LandingOptions& options);
 
 }  // namespace dotlane

@@ -52,8 +52,12 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
         const Setting setting = setting_for(*stock, line.role);
         const int repeats = line.repeats > 0 ? line.repeats : setting.repeats;
         const auto role_rank = static_cast<int>(std::find(roles.begin(), roles.end(), line.role) - roles.begin());
-        const Group group{placed.sheet.load, role_rank,       line.role == Role::draw ? -luminance(tool->ink) : 0.0,
-                          tool->id,          placed.sheet.id, repeats,
+        const Group group{placed.sheet.load,
+                          role_rank,
+                          line.role == Role::draw ? -luminance(tool->ink) : 0.0,
+                          tool->id,
+                          placed.sheet.id,
+                          repeats,
                           line.stroke_by_stroke && repeats > 1};
         Batch& batch = batches[group];
         if (batch.first.chains.empty() && batch.second.chains.empty()) {

@@ -19,15 +19,16 @@ struct Stroke {
 
 /// One tool over one sheet in one role.
 struct Pass {
-  std::string key;  ///< stable name for ordering by hand: "load/sheet/role/tool/repeats", and "/strokes" when stroke by stroke
-  int index = 1;    ///< 1-based, in running order
+  std::string
+      key;  ///< stable name for ordering by hand: "load/sheet/role/tool/repeats", and "/strokes" when stroke by stroke
+  int index = 1;  ///< 1-based, in running order
   int load = 1;
   int sheet = 1;  ///< sheet id
   Role role = Role::cut;
   std::string tool;
   int holder = 1;
   bool pause_before = false;
-  int repeats = 1;  ///< times the tool goes over every stroke, in register
+  int repeats = 1;                ///< times the tool goes over every stroke, in register
   bool stroke_by_stroke = false;  ///< the repeats are in the strokes' points already, to and fro or round and round
   /// Times the strokes are run through from the first to the last.
   [[nodiscard]] int rounds() const { return stroke_by_stroke ? 1 : repeats; }

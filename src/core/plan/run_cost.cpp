@@ -28,8 +28,8 @@ RunCost run_cost(const std::vector<std::vector<Polyline>>& coats, const Machine&
       auto points = points_of(coat[stroke.chain], stroke);
       if (way.stroke_by_stroke) points = retraced(std::move(points), coat[stroke.chain].closed, way.repeats);
       for (std::size_t k = 1; k < points.size(); ++k) out.length_mm += distance(points[k - 1], points[k]);
-      runs.push_back({points.front(), points.back(),
-                      machine.lower_s + motion_seconds(points, limits) + machine.lift_s});
+      runs.push_back(
+          {points.front(), points.back(), machine.lower_s + motion_seconds(points, limits) + machine.lift_s});
       head = points.back();
     }
   }

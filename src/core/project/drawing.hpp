@@ -29,10 +29,10 @@ struct StepOutcome {
   int step = 0;  ///< its id; 0 for the source
   Box bounds;    ///< after it, in piece coordinates
   std::size_t nodes = 0, contours = 0;
-  double area_mm2 = 0;      ///< enclosed by cut lines, after it
-  double removed_mm2 = 0;   ///< taken away by it
-  std::size_t dropped = 0;  ///< contours or slivers it left out
-  std::string trouble;      ///< why it could do nothing, when it could not
+  double area_mm2 = 0;                   ///< enclosed by cut lines, after it
+  double removed_mm2 = 0;                ///< taken away by it
+  std::size_t dropped = 0;               ///< contours or slivers it left out
+  std::string trouble;                   ///< why it could do nothing, when it could not
   std::shared_ptr<const FillMade> fill;  ///< what a fill filled and how
 };
 

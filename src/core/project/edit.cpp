@@ -36,7 +36,12 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
     auto rest = found->second;
     for (auto& line : piece.lines) {
       if (rest.erase(line.id) == 0) continue;
-      Said said{[&](Role role) { line.role = role; }, line.role_guessed, line.tool, line.repeats, line.stroke_by_stroke, line.color};
+      Said said{[&](Role role) { line.role = role; },
+                line.role_guessed,
+                line.tool,
+                line.repeats,
+                line.stroke_by_stroke,
+                line.color};
       change(project, piece, said);
     }
     if (!piece.plain()) {
@@ -46,7 +51,12 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
         for (const auto& line : piece.lines) {
           if (id.starts_with(line.id + "~")) ink = line.color;
         }
-        Said said{[&](Role role) { dress.role = role; }, dress.role_guessed, dress.tool, dress.repeats, dress.stroke_by_stroke, ink};
+        Said said{[&](Role role) { dress.role = role; },
+                  dress.role_guessed,
+                  dress.tool,
+                  dress.repeats,
+                  dress.stroke_by_stroke,
+                  ink};
         change(project, piece, said);
       }
     }
@@ -200,8 +210,7 @@ Project set_repeats(Project project, const std::vector<LineRef>& lines, int repe
 }
 
 Project set_stroke_by_stroke(Project project, const std::vector<LineRef>& lines, bool on) {
-  return edit_lines(std::move(project), lines,
-                    [&](Project&, const Piece&, Said& line) { line.stroke_by_stroke = on; });
+  return edit_lines(std::move(project), lines, [&](Project&, const Piece&, Said& line) { line.stroke_by_stroke = on; });
 }
 
 bool wants_tool(const Project& project, const std::string& tool) {

@@ -99,38 +99,39 @@ std::vector<KindSpec> make_step_kinds() {
   };
   const std::vector<std::string> straight{"hatch", "cross", "zigzag", "grid", "rules", "dots"},
       joined{"cross", "zigzag"}, stroked{"hatch", "cross", "zigzag", "contour", "spiral", "grid", "rules"};
-  k.push_back({"fill",
-               "Fill",
-               "Strokes that colour shapes in, for pens, foil and engraving tips.",
-               "Fill",
-               {choice("pattern", "pattern",
-                       {{"hatch", "hatch"},
-                        {"cross", "cross-hatch"},
-                        {"zigzag", "zigzag, joined"},
-                        {"contour", "along the outline"},
-                        {"spiral", "one spiral"},
-                        {"grid", "squares"},
-                        {"rules", "lines to write on"},
-                        {"dots", "dots in rows"},
-                        {"stipple", "strewn dots"}}),
-                length("spacing", "spacing", 0.5, 0.02, 200, "Between strokes; the size of squares."),
-                only_for(degrees("angle", "angle", 20), straight),
-                only_for(degrees("cross-angle", "second angle", 90, -180, 180), {"cross"}),
-                length("inset", "inset", 0.4, 0, 100, "Kept clear along the edge; half a tip keeps ink inside."),
-                only_for(length("join", "join ends within", 3, 0, 100, "Along the edge; 0 = never."), joined),
-                only_for(flag("edge", "edge drawn too", false, "A stroke along the edge of the fill."),
-                         {"hatch", "cross", "zigzag", "grid", "rules", "dots", "stipple"}),
-                only_for(length("shortest", "shortest stroke", 0.3, 0, 50), stroked),
-                only_for(percent("phase", "shifted by", 0, -100, 100), straight),
-                only_for(count("seed", "throw", 1, 1, 9999, "Another number strews the dots another way."), {"stipple"}),
-                choice("second", "second pass",
-                       {{"none", "none"}, {"shifted", "half a spacing on"}, {"turned", "turned by 90°"}}),
-                choice("what", "fill", {{"inside", "inside each shape"}, {"between", "between frame and shapes"}}),
-                choice("as", "strokes are",
-                       {{"line", "as their shapes"}, {"draw", "drawn"}, {"foil", "foiled"}, {"engrave", "engraved"}}),
-                choice("outline", "outline", {{"keep", "kept"}, {"leave-out", "left out"}}),
-                only_for(choice("angle-from", "angle counts", {{"piece", "on the piece"}, {"mat", "on the mat"}}), straight),
-                lines()}});
+  k.push_back(
+      {"fill",
+       "Fill",
+       "Strokes that colour shapes in, for pens, foil and engraving tips.",
+       "Fill",
+       {choice("pattern", "pattern",
+               {{"hatch", "hatch"},
+                {"cross", "cross-hatch"},
+                {"zigzag", "zigzag, joined"},
+                {"contour", "along the outline"},
+                {"spiral", "one spiral"},
+                {"grid", "squares"},
+                {"rules", "lines to write on"},
+                {"dots", "dots in rows"},
+                {"stipple", "strewn dots"}}),
+        length("spacing", "spacing", 0.5, 0.02, 200, "Between strokes; the size of squares."),
+        only_for(degrees("angle", "angle", 20), straight),
+        only_for(degrees("cross-angle", "second angle", 90, -180, 180), {"cross"}),
+        length("inset", "inset", 0.4, 0, 100, "Kept clear along the edge; half a tip keeps ink inside."),
+        only_for(length("join", "join ends within", 3, 0, 100, "Along the edge; 0 = never."), joined),
+        only_for(flag("edge", "edge drawn too", false, "A stroke along the edge of the fill."),
+                 {"hatch", "cross", "zigzag", "grid", "rules", "dots", "stipple"}),
+        only_for(length("shortest", "shortest stroke", 0.3, 0, 50), stroked),
+        only_for(percent("phase", "shifted by", 0, -100, 100), straight),
+        only_for(count("seed", "throw", 1, 1, 9999, "Another number strews the dots another way."), {"stipple"}),
+        choice("second", "second pass",
+               {{"none", "none"}, {"shifted", "half a spacing on"}, {"turned", "turned by 90°"}}),
+        choice("what", "fill", {{"inside", "inside each shape"}, {"between", "between frame and shapes"}}),
+        choice("as", "strokes are",
+               {{"line", "as their shapes"}, {"draw", "drawn"}, {"foil", "foiled"}, {"engrave", "engraved"}}),
+        choice("outline", "outline", {{"keep", "kept"}, {"leave-out", "left out"}}),
+        only_for(choice("angle-from", "angle counts", {{"piece", "on the piece"}, {"mat", "on the mat"}}), straight),
+        lines()}});
   k.push_back({"simplify",
                "Simplify",
                "Fewer nodes, the same shape within a tolerance.",
@@ -433,8 +434,8 @@ std::vector<double> Reading::list(const std::string& key) const {
 }
 
 bool applies(const ValueSpec& spec, const Reading& others) {
-  return spec.only_words.empty() || std::find(spec.only_words.begin(), spec.only_words.end(),
-                                              others.text(spec.only_key)) != spec.only_words.end();
+  return spec.only_words.empty() ||
+         std::find(spec.only_words.begin(), spec.only_words.end(), others.text(spec.only_key)) != spec.only_words.end();
 }
 
 Result<void> accepts(const ValueSpec& spec, const Value& value) {

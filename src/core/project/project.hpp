@@ -26,11 +26,11 @@ struct Line {
   bool filled = false;  ///< the artwork fills it
   bool dashed = false;  ///< the artwork dashes it
   Role role = Role::cut;
-  bool role_guessed = false;  ///< set by import, cleared when a person confirms or assigns
-  std::string tool;           ///< rack id; empty for print and guide
-  int repeats = 0;            ///< times the tool goes over it; 0 = as the stock says
+  bool role_guessed = false;      ///< set by import, cleared when a person confirms or assigns
+  std::string tool;               ///< rack id; empty for print and guide
+  int repeats = 0;                ///< times the tool goes over it; 0 = as the stock says
   bool stroke_by_stroke = false;  ///< repeats go over each stroke at once instead of over the whole pass again
-  int coat = 0;               ///< strokes of a fill: 1, or 2 for those of its second pass; other lines 0
+  int coat = 0;                   ///< strokes of a fill: 1, or 2 for those of its second pass; other lines 0
   Unknown unknown;
   friend bool operator==(const Line&, const Line&) = default;
 };

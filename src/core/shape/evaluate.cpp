@@ -26,7 +26,7 @@ FlatPiece flatten_piece(const Piece& piece, double tolerance) {
     for (const auto& contour : line.path->contours) {
       flat.chains.push_back(flatten(contour, tolerance));
       for (const Vec p : flat.chains.back().points) flat.bounds.add(p);
-      out.segments += flat.chains.back().points.size() - 1;
+      out.segments += std::max<std::size_t>(flat.chains.back().points.size(), 2) - 1;  // a touch is one, too
     }
     out.bounds.add(flat.bounds);
   }
@@ -403,7 +403,8 @@ class Evaluation {
   /// A fill made coarser, so that it shows at once what it is like; steps after it wait.
   std::shared_ptr<const DrawingCache::Recipe> first_look(const Piece& piece,
                                                          std::shared_ptr<const DrawingCache::Recipe> before,
-                                                         const DrawingCache::Recipe& so_far, DrawingCache::After after) {
+                                                         const DrawingCache::Recipe& so_far,
+                                                         DrawingCache::After after) {
     stale_.insert(piece.id);
     auto look = before ? std::make_shared<DrawingCache::Recipe>(*before) : std::make_shared<DrawingCache::Recipe>();
     std::vector<StepOutcome> outcomes{so_far.first};

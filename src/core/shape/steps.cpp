@@ -10,7 +10,8 @@
 namespace dotlane {
 
 bool has_closed(const Line& line) {
-  return line.coat == 0 && std::any_of(line.path->contours.begin(), line.path->contours.end(), [](const Contour& c) { return c.closed; });
+  return line.coat == 0 &&
+         std::any_of(line.path->contours.begin(), line.path->contours.end(), [](const Contour& c) { return c.closed; });
 }
 
 std::vector<Polyline> open_chains(const Line& line, double chord) {

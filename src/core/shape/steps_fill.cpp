@@ -18,8 +18,8 @@ const std::pair<SecondCoat, const char*> kSeconds[] = {
 std::vector<std::size_t> filled_lines(const std::string& of, bool between, const std::vector<Line>& lines) {
   const bool named_any = !trimmed(of).empty();
   auto marked = [](const Line& l) { return l.role == Role::draw || l.role == Role::foil || l.role == Role::engrave; };
-  const bool marks = !between && std::any_of(lines.begin(), lines.end(),
-                                             [&](const Line& l) { return marked(l) && has_closed(l); });
+  const bool marks =
+      !between && std::any_of(lines.begin(), lines.end(), [&](const Line& l) { return marked(l) && has_closed(l); });
   std::vector<std::size_t> out;
   for (std::size_t i = 0; i < lines.size(); ++i) {
     const Line& line = lines[i];

@@ -8,7 +8,7 @@
 namespace dotlane {
 namespace {
 
-constexpr double kChordHere = 5e-4;    // mm: round corners of the insets
+constexpr double kChordHere = 5e-4;       // mm: round corners of the insets
 constexpr std::size_t kMostRings = 4000;  // one inside the other
 
 struct NestedRing {
@@ -110,31 +110,30 @@ Strokes nested_insets(const Region& region, double inset, double spacing, double
 }
 
 Strokes spirals(const Region& region, double inset, double spacing, double shortest) {
-  return part_by_part(region, inset, spacing, shortest,
-                      [&](Strokes& out, const std::vector<NestedRing>& rings, std::uint32_t part) {
-                        std::vector<char> used(rings.size(), 0);
-                        for (std::size_t first = 0; first < rings.size(); ++first) {
-                          if (used[first]) continue;
-                          std::size_t ring = first, start = 0;
-                          for (;;) {
-                            used[ring] = 1;
-                            go_round(out, rings[ring].points, start);
-                            std::size_t next = rings.size();
-                            StepIn best;
-                            for (std::size_t i = ring + 1; i < rings.size() && rings[i].level <= rings[ring].level + 1;
-                                 ++i) {
-                              if (used[i] || rings[i].level == rings[ring].level) continue;
-                              const auto step = step_in(rings[ring].points, start, rings[i].points, spacing);
-                              if (step && step->walk < best.walk) best = *step, next = i;
-                            }
-                            if (next == rings.size()) break;
-                            for (const Vec p : best.way) out.add(p);
-                            ring = next;
-                            start = best.to;
-                          }
-                          out.end(part);
-                        }
-                      });
+  return part_by_part(
+      region, inset, spacing, shortest, [&](Strokes& out, const std::vector<NestedRing>& rings, std::uint32_t part) {
+        std::vector<char> used(rings.size(), 0);
+        for (std::size_t first = 0; first < rings.size(); ++first) {
+          if (used[first]) continue;
+          std::size_t ring = first, start = 0;
+          for (;;) {
+            used[ring] = 1;
+            go_round(out, rings[ring].points, start);
+            std::size_t next = rings.size();
+            StepIn best;
+            for (std::size_t i = ring + 1; i < rings.size() && rings[i].level <= rings[ring].level + 1; ++i) {
+              if (used[i] || rings[i].level == rings[ring].level) continue;
+              const auto step = step_in(rings[ring].points, start, rings[i].points, spacing);
+              if (step && step->walk < best.walk) best = *step, next = i;
+            }
+            if (next == rings.size()) break;
+            for (const Vec p : best.way) out.add(p);
+            ring = next;
+            start = best.to;
+          }
+          out.end(part);
+        }
+      });
 }
 
 }  // namespace dotlane

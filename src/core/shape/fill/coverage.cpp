@@ -19,8 +19,8 @@ std::size_t count_of(const BitGrid& a) {
   return n;
 }
 
-/// Squared distances (in cells) from each place of a row to the nearest zero of the transform so far: the lower envelope
-/// of the parabolas above it. `f` is read and written.
+/// Squared distances (in cells) from each place of a row to the nearest zero of the transform so far: the lower
+/// envelope of the parabolas above it. `f` is read and written.
 void distances(std::vector<double>& f, std::vector<double>& out, std::vector<std::size_t>& v, std::vector<double>& z) {
   const std::size_t n = f.size();
   constexpr double kFar = 1e20;
@@ -180,7 +180,8 @@ double cell_for(const Box& box, const CoverageOptions& o) {
 
 Coverage coverage_of(const Region& upright, const Strokes& strokes, const CoverageOptions& options) {
   Coverage out;
-  // Cells askew: along no edge or row of strokes do their middles then fall alike, so what one edge loses another gains.
+  // Cells askew: along no edge or row of strokes do their middles then fall alike, so what one edge loses another
+  // gains.
   const Affine turn = Affine::rotate(kAskew);
   const Region region = transformed(upright, turn);
   const Box bounds = bounds_of(region);
@@ -201,7 +202,8 @@ Coverage coverage_of(const Region& upright, const Strokes& strokes, const Covera
   for (const auto& part : parts) {
     // Each part on a grid of its own that lies on the cells of the whole one, and is as small as the part.
     const Box own = bounds_of(part);
-    const auto c0 = std::floor((own.x0 - box.x0) / out.cell_mm / 64) * 64, r0 = std::floor((own.y0 - box.y0) / out.cell_mm);
+    const auto c0 = std::floor((own.x0 - box.x0) / out.cell_mm / 64) * 64,
+               r0 = std::floor((own.y0 - box.y0) / out.cell_mm);
     const Vec corner{box.x0 + c0 * out.cell_mm, box.y0 + r0 * out.cell_mm};
     BitGrid piece({corner.x, corner.y, own.x1, own.y1}, out.cell_mm);
     piece.add_region(part);

@@ -16,11 +16,11 @@ struct CoverageOptions {
 
 struct Coverage {
   double region_mm2 = 0;
-  double inked_mm2 = 0;    ///< of the region
-  double outside_mm2 = 0;  ///< ink beyond the region's edge
-  double share = 0;        ///< inked_mm2 / region_mm2, 0 to 1
-  double largest_gap_mm = 0;  ///< diameter of the largest round spot of the region without ink
-  Vec gap_at;                 ///< its middle
+  double inked_mm2 = 0;            ///< of the region
+  double outside_mm2 = 0;          ///< ink beyond the region's edge
+  double share = 0;                ///< inked_mm2 / region_mm2, 0 to 1
+  double largest_gap_mm = 0;       ///< diameter of the largest round spot of the region without ink
+  Vec gap_at;                      ///< its middle
   std::vector<double> part_share;  ///< of each part, in the order of parts_of()
   double cell_mm = 0;
 };

@@ -28,15 +28,15 @@ enum class SecondCoat { none, shifted, turned };
 /// Lengths mm, angles degrees counter-clockwise.
 struct FillOptions {
   FillPattern pattern = FillPattern::hatch;
-  double spacing = 0.5;        ///< between strokes; of a grid its squares; cost grows as this shrinks
-  double angle = 20;           ///< of the strokes
-  double cross_angle = 90;     ///< cross: of the second hatch, from the first
-  double phase = 0;            ///< a shift across the strokes, in spacings
-  double inset = 0.4;          ///< kept clear along the edge; half the tip keeps ink inside
-  double join = 3;             ///< zigzag, cross: ends are joined along the edge up to this far; 0 = never
-  double shortest = 0.3;       ///< strokes shorter than this are left out; touches are never too short
-  bool edge = false;           ///< a stroke along the edge of what is filled too; contour and spiral have it anyway
-  std::uint64_t seed = 1;      ///< stipple
+  double spacing = 0.5;     ///< between strokes; of a grid its squares; cost grows as this shrinks
+  double angle = 20;        ///< of the strokes
+  double cross_angle = 90;  ///< cross: of the second hatch, from the first
+  double phase = 0;         ///< a shift across the strokes, in spacings
+  double inset = 0.4;       ///< kept clear along the edge; half the tip keeps ink inside
+  double join = 3;          ///< zigzag, cross: ends are joined along the edge up to this far; 0 = never
+  double shortest = 0.3;    ///< strokes shorter than this are left out; touches are never too short
+  bool edge = false;        ///< a stroke along the edge of what is filled too; contour and spiral have it anyway
+  std::uint64_t seed = 1;   ///< stipple
   SecondCoat second = SecondCoat::none;  ///< shifted: by half a spacing; turned: by a right angle
   friend bool operator==(const FillOptions&, const FillOptions&) = default;
 };

@@ -20,9 +20,9 @@ struct FillMade {
     Vec at;            ///< well inside it
     std::string line;  ///< a line that bounds it
   };
-  std::vector<Part> parts;         ///< of the region, as parts_of() takes it apart
-  std::size_t open = 0;            ///< contours that are open and stay unfilled
-  bool coarse = false;             ///< fewer strokes than asked for, shown while all are worked out
+  std::vector<Part> parts;  ///< of the region, as parts_of() takes it apart
+  std::size_t open = 0;     ///< contours that are open and stay unfilled
+  bool coarse = false;      ///< fewer strokes than asked for, shown while all are worked out
 
   [[nodiscard]] Strokes all() const {
     Strokes out;

@@ -8,7 +8,7 @@
 namespace dotlane {
 namespace {
 
-constexpr double kOnLine = 2e-6;     // mm: a vertex this near to a line lies on it
+constexpr double kOnLine = 2e-6;      // mm: a vertex this near to a line lies on it
 constexpr double kInsetChord = 5e-4;  // mm
 
 /// The union of two sorted lists of spans; spans that meet become one.

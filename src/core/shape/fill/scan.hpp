@@ -19,8 +19,8 @@ struct FillArea {
 /// The region shrunk by `inset` mm, part by part. Round corners become chords within half a micrometre.
 [[nodiscard]] FillArea fill_area(const Region& region, double inset);
 
-/// A stretch of a scan line inside the area, from one edge to another. Edges are numbered through all rings: edge i of a
-/// ring runs from its point i to the next one.
+/// A stretch of a scan line inside the area, from one edge to another. Edges are numbered through all rings: edge i of
+/// a ring runs from its point i to the next one.
 struct Span {
   double from = 0, to = 0;  ///< along the line, mm
   std::uint32_t from_edge = 0, to_edge = 0;
@@ -31,17 +31,15 @@ class Scan {
  public:
   /// Lines at `angle` degrees counter-clockwise, `spacing` mm apart, one of them `phase` spacings beside the origin.
   ///
-  /// Each edge is cut into its crossings, crossings are counted into their lines, and each line's are sorted: time grows
-  /// with the number of crossings, memory too. A line that runs along an edge or through a vertex (within 2 nm, the
-  /// grid of regions and its rounding) takes all of the closed area with it: what it meets just above and just below,
-  /// together. Spacing must be positive; the area clean as fill_area() gives it.
+  /// Each edge is cut into its crossings, crossings are counted into their lines, and each line's are sorted: time
+  /// grows with the number of crossings, memory too. A line that runs along an edge or through a vertex (within 2 nm,
+  /// the grid of regions and its rounding) takes all of the closed area with it: what it meets just above and just
+  /// below, together. Spacing must be positive; the area clean as fill_area() gives it.
   Scan(const FillArea& area, double angle, double spacing, double phase);
 
   [[nodiscard]] std::size_t lines() const { return starts_.size() - 1; }
   /// Whether the line's number, counted from the origin, is odd.
-  [[nodiscard]] bool odd(std::size_t line) const {
-    return std::fmod(first_ + static_cast<double>(line), 2) != 0;
-  }
+  [[nodiscard]] bool odd(std::size_t line) const { return std::fmod(first_ + static_cast<double>(line), 2) != 0; }
   [[nodiscard]] std::size_t size() const { return spans_.size(); }
   /// Index of the first span of a line; that of lines() is size().
   [[nodiscard]] std::size_t start(std::size_t line) const { return starts_[line]; }

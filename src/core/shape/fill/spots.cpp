@@ -67,7 +67,7 @@ Strokes dots(const FillArea& area, const Scan& scan, double spacing) {
 }
 
 Strokes stipple(const FillArea& area, double spacing, std::uint64_t seed) {
-  constexpr int kTries = 24;   // throws around each dot; Bridson takes 30
+  constexpr int kTries = 24;    // throws around each dot; Bridson takes 30
   constexpr double kRows = 16;  // to a spacing
   std::mt19937_64 random(seed);
   // The standard's distributions differ between libraries; this is the same everywhere.

@@ -6,7 +6,8 @@
 
 namespace dotlane {
 
-/// Touches on a grid along the scan's lines, as far apart along them as the lines are, every second row shifted by half.
+/// Touches on a grid along the scan's lines, as far apart along them as the lines are, every second row shifted by
+/// half.
 [[nodiscard]] Strokes dots(const FillArea& area, const Scan& scan, double spacing);
 
 /// Touches strewn evenly but without order, none nearer to another than `spacing` mm, as many as go in: what a dart
