@@ -31,6 +31,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   shape card|label|badge|... -o OUT.svg    a ready shape
   shape text --text WORDS -o OUT.svg [--font NAME|FILE] [--cap-height|--line-height|--width LENGTH] [--tracking MM]
          [--feature swsh]... [--arc R] [--join] [--close-up]      lettering; --arc -R: heads inward
+  shape fill IN.svg -o OUT.svg [--pattern hatch|cross|zigzag|contour|spiral|grid|rules|dots|stipple] [--spacing 0.5mm]
+         [--angle 20] [--inset 0.4mm] [--join 3mm] [--tip 0.3mm] [--seed N]     strokes, coverage, lifts and seconds
   fonts [NAME|FILE]            the typefaces at hand, or all about one
          help shape            every step and shape with its values; OUT may be a .dotlane project with the recipe
   plan P                       the passes

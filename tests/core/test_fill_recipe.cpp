@@ -376,4 +376,62 @@ TEST_CASE("a heavy fill shows a coarse first look at once, and the whole one whe
   CHECK_FALSE(evaluate(p, cache, Effort::at_once).pieces[0]->stale);
 }
 
+TEST_CASE("steps after a fill leave its strokes alone unless they are named; what is cut away takes them along") {
+  Project p = assign_role(project_of(R"(<rect id="a" x="20" y="20" width="30" height="30"/>)"), {{1, "a"}}, Role::draw);
+  p = with_fill(p, {{"spacing", 1.0}, {"shortest", 0.0}});
+  const Path before = *strokes_in(drawn(p))->path;
+  for (const auto& [kind, values] : {std::pair<Text, Values>{"drop-small", {{"under", 25.0}}},
+                                     {"round-corners", {{"radius", 3.0}}},
+                                     {"close-gaps", {{"under", 5.0}}},
+                                     {"simplify", {{"tolerance", 1.0}}},
+                                     {"thicken", {{"by", 1.0}}}}) {
+    INFO(kind);
+    Step step;
+    step.kind = kind;
+    step.values = values;
+    CHECK(*strokes_in(drawn(*add_step(p, 1, step)))->path == before);
+    if (kind == "drop-small") {
+      step.values["of"] = Text("a~1");
+      const Project named = *add_step(p, 1, step);
+      CHECK(strokes_in(drawn(named))->path->contours.size() < before.contours.size());
+    }
+  }
+  // A disc over one corner: the strokes end at it.
+  int disc = 0;
+  Project q = *add_shape(p, "ellipse", {{"width", 20.0}, {"height", 20.0}}, &disc);
+  const Box at = bounds_of_piece(q, disc);
+  q = move_pieces(q, {disc}, Vec{20, 20} - at.centre());
+  Step cut;
+  cut.kind = "cut-away";
+  cut.values = {{"with", std::vector<double>{static_cast<double>(disc)}}};
+  q = *add_step(q, 1, cut);
+  const Drawing d = drawn(q);
+  const DrawnPiece* piece = find_drawn(d, 1);
+  double nearest = 1e9, length = 0;
+  for (const auto& line : piece->piece->lines) {
+    if (line.coat == 0) continue;
+    for (const auto& c : line.path->contours) {
+      const auto chain = piece->on_mat(flatten(c, 0.01));
+      length += length_of(chain);
+      for (const Vec v : chain.points) nearest = std::min(nearest, distance(v, {20, 20}));
+    }
+  }
+  CHECK(nearest == Approx(10).margin(0.02));
+  CHECK(length < length_of(before));
+}
+
+TEST_CASE("a fill along the outline shows at once, made coarser where its insets would take long") {
+  int id = 0;
+  Project p = *add_shape(new_project("x"), "lettering",
+                         {{"text", Text("harbour")}, {"font", Text("Roboto Slab Bold")}, {"size", 60.0}}, &id);
+  p = assign_role(std::move(p), {{id, "letters"}}, Role::draw);
+  p = with_fill(p, {{"pattern", Text("spiral")}, {"spacing", 0.05}}, id);
+  DrawingCache cache;
+  const auto look = made_in(evaluate(p, cache, Effort::at_once));
+  REQUIRE(look);
+  CHECK(look->coarse);
+  CHECK(look->options.spacing > 0.2);
+  CHECK_FALSE(look->coats[0].empty());
+}
+
 }  // namespace dotlane::test

@@ -252,6 +252,52 @@ TEST_CASE("strokes show as wide as the tip in the colour of their mark: dots as 
   }
 }
 
+TEST_CASE("the rehearsal shows the same marks whichever way the play head came") {
+  Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
+  const double whole = o.session().derived().plan.seconds;
+  auto shown_at = [&](double t) {
+    o.bench().setScrub(t);
+    o.bench().finishPainting();
+    QImage last, now = o.bench().grab().toImage();
+    do {
+      last = now;
+      for (int i = 0; i < 20; ++i) QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
+      now = o.bench().grab().toImage();
+    } while (now != last);
+    return now;
+  };
+  const QImage early = shown_at(whole * 0.2), late = shown_at(whole * 0.5);
+  CHECK_FALSE(early == late);
+  CHECK(shown_at(whole * 0.2) == early);
+  CHECK(shown_at(whole * 0.5) == late);
+  o.bench().setScrub(-1);
+  QCoreApplication::processEvents();
+}
+
+TEST_CASE("inches, the dark look and undo hold for fills too") {
+  Filled o;
+  o.worked_out();
+  CHECK(o.find<QLabel>("fillGap")->text().endsWith(QStringLiteral("mm")));
+  run(o, "unit");
+  o.worked_out();
+  CHECK(o.find<QLabel>("fillGap")->text().endsWith(QStringLiteral("in")));
+  CHECK(o.number("spacing") == 0.5);
+  run(o, "dark");
+  CHECK_FALSE(o.panel().grab().isNull());
+  run(o, "dark");
+  // Switched off, the strokes are gone and the panel says nothing; undone, both are back.
+  o.click("switch-step-1");
+  CHECK(find_drawn(o.session().drawing(), o.id)->piece->lines.size() == 1);
+  CHECK_FALSE(o.panel().figures().has_value());
+  CHECK_FALSE(o.find<QPushButton>("fillBest")->isEnabled());
+  o.session().undo();
+  o.session().settle();
+  CHECK(find_drawn(o.session().drawing(), o.id)->piece->lines.size() == 2);
+  o.session().undo();
+  o.session().undo();
+  CHECK(find_piece(o.project(), o.id)->steps.empty());
+}
+
 TEST_CASE("the tag of the demo: dense engraving four times over, a clear one mirrored once, foil hatched both ways") {
   Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
   const Derived& d = o.session().derived();

@@ -14,7 +14,7 @@ namespace {
 constexpr std::size_t kMostNamed = 5;
 constexpr double kThinShare = 0.6;         // of what the rest gets: a person sees it as lighter
 constexpr double kOutsideShare = 0.01;     // of the region: less is lost in the tip's own unevenness
-constexpr double kMostStrokesTried = 6e4;  // up to which other angles are tried here
+constexpr double kMostStrokesTried = 8e3;  // up to which other angles are tried here
 // Common practice, no published source: from a quarter of an hour on people plan around a run.
 constexpr double kLongSeconds = 15 * 60;
 

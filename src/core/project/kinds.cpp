@@ -369,7 +369,7 @@ std::vector<KindSpec> make_shape_kinds() {
                {{"line", "a straight line"}, {"outside", "a circle, heads out"}, {"inside", "a circle, heads in"}}),
         length("radius", "radius", 60, 1, 5000),
         degrees("from", "turned by", 0),
-        choice("strokes", "drawn as", {{"outline", "outlines"}, {"centre", "middle lines"}}),
+        choice("strokes", "drawn as", {{"outline", "outlines"}, {"centre", "middle lines, approx."}}),
         text("features", "features", "", 1000, "OpenType features: swsh, -liga, ss01[0:3]."),
         text("axes", "axes", "", 1000, "Of a variable typeface: wght=600."),
         text("letterforms", "letterforms", "", 10000, "Chosen forms by character: 4=a.swash."),

@@ -24,6 +24,9 @@ namespace dotlane {
 /// The indices of the lines meant: those named, else every line.
 [[nodiscard]] std::vector<std::size_t> lines_meant(const std::string& of, const std::vector<Line>& lines);
 
+/// The same without strokes of fills, unless those are named: what changes outlines leaves them alone.
+[[nodiscard]] std::vector<std::size_t> outlines_meant(const std::string& of, const std::vector<Line>& lines);
+
 /// A copy of the line with this region as its outline, curves put back.
 [[nodiscard]] Line with_region(const Line& like, const Region& region);
 /// The same with open chains besides.

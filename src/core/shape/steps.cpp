@@ -51,6 +51,12 @@ std::vector<std::size_t> lines_meant(const std::string& of, const std::vector<Li
   return out;
 }
 
+std::vector<std::size_t> outlines_meant(const std::string& of, const std::vector<Line>& lines) {
+  auto out = lines_meant(of, lines);
+  if (trimmed(of).empty()) std::erase_if(out, [&](std::size_t i) { return lines[i].coat > 0; });
+  return out;
+}
+
 Line with_region(const Line& like, const Region& region, const std::vector<Polyline>& open) {
   Line out = like;
   Path path = refit(region);

@@ -11,7 +11,7 @@ namespace {
 /// Runs `change` over the contours of every line meant; contours it empties are left out.
 template <class Change>
 std::vector<Line> each_contour(std::vector<Line> lines, const std::string& of, Change change) {
-  for (const std::size_t i : lines_meant(of, lines)) {
+  for (const std::size_t i : outlines_meant(of, lines)) {
     lines[i].path.edit([&](Path& path) {
       std::vector<Contour> out;
       for (const auto& contour : path.contours) {
@@ -154,7 +154,7 @@ std::vector<Line> step_drop_contours(std::vector<Line> lines, const StepCall& ca
     const Vec at{box.x0 + spots[s] * box.width(), box.y0 + spots[s + 1] * box.height()};
     double nearest = std::numeric_limits<double>::infinity();
     std::pair<std::size_t, std::size_t> best;
-    for (const std::size_t i : lines_meant(of, lines)) {
+    for (const std::size_t i : outlines_meant(of, lines)) {
       const auto& contours = lines[i].path->contours;
       for (std::size_t k = 0; k < contours.size(); ++k) {
         const double d = distance_to(flatten(contours[k], 0.05), at);
@@ -164,7 +164,7 @@ std::vector<Line> step_drop_contours(std::vector<Line> lines, const StepCall& ca
     if (std::isfinite(nearest)) picked.push_back(best);
   }
   if (picked.empty()) return lines;
-  for (const std::size_t i : lines_meant(of, lines)) {
+  for (const std::size_t i : outlines_meant(of, lines)) {
     lines[i].path.edit([&](Path& path) {
       std::vector<Contour> out;
       for (std::size_t k = 0; k < path.contours.size(); ++k) {
@@ -211,7 +211,7 @@ std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& c
   };
   std::vector<Kept> kept;
   // Upper lines stay, what lies on them goes.
-  const auto meant = lines_meant(call.take.text("of"), lines);
+  const auto meant = outlines_meant(call.take.text("of"), lines);
   for (auto i = meant.rbegin(); i != meant.rend(); ++i) {
     lines[*i].path.edit([&](Path& path) {
       std::vector<Contour> out;
@@ -242,7 +242,7 @@ std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& c
 
 std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call) {
   const double under = call.take.number("under");
-  const auto meant = lines_meant(call.take.text("of"), lines);
+  const auto meant = outlines_meant(call.take.text("of"), lines);
   // Nearest ends of lines of one role first, until no two are near enough.
   for (;;) {
     std::vector<End> ends;

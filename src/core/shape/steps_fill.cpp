@@ -29,6 +29,14 @@ std::vector<std::size_t> filled_lines(const std::string& of, bool between, const
   return out;
 }
 
+bool follows_outline(FillPattern pattern) { return pattern == FillPattern::contour || pattern == FillPattern::spiral; }
+
+/// About how many vertices nested insets have together: what they cost, each of them being an offset.
+double vertices_of_insets(const Region& region, const FillOptions& o) {
+  const double half_width = area_of(region) / std::max(perimeter_of(region) / 2, 1e-9);
+  return (1 + half_width / o.spacing) * static_cast<double>(vertices_in(region));
+}
+
 Line with_strokes(const Line& like, const Strokes& strokes, bool curved) {
   Line out = like;
   Path path;
@@ -111,9 +119,10 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
   made->options = fill_options(take, call.inputs.turned);
   if (call.inputs.most_strokes > 0) {
     // A first impression: wider spacing, but the same pattern.
-    const double expected = expected_strokes(made->region, made->options);
+    const bool spots = made->options.pattern == FillPattern::dots || made->options.pattern == FillPattern::stipple;
+    const double expected = follows_outline(made->options.pattern) ? vertices_of_insets(made->region, made->options)
+                                                                   : expected_strokes(made->region, made->options);
     if (expected > call.inputs.most_strokes) {
-      const bool spots = made->options.pattern == FillPattern::dots || made->options.pattern == FillPattern::stipple;
       const double wider = expected / call.inputs.most_strokes;
       made->options.spacing *= spots ? std::sqrt(wider) : wider;
       made->coarse = true;
@@ -132,7 +141,7 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
   if (take.is("as", "draw")) role = Role::draw;
   if (take.is("as", "foil")) role = Role::foil;
   if (take.is("as", "engrave")) role = Role::engrave;
-  const bool curved = made->options.pattern == FillPattern::contour || made->options.pattern == FillPattern::spiral;
+  const bool curved = follows_outline(made->options.pattern);
   std::vector<Line> strokes;
   for (int coat = 0; coat < (made->options.second == SecondCoat::none ? 1 : 2); ++coat) {
     auto done = fill(made->region, made->options, coat);

@@ -215,7 +215,7 @@ std::vector<Line> step_thicken(std::vector<Line> lines, const StepCall& call) {
   const double by = call.take.number("by") / 2;
   const auto of = call.take.text("of");
   for (auto& line : lines) {
-    if (!named(of, line, line.role != Role::guide)) continue;
+    if (!named(of, line, line.role != Role::guide && line.coat == 0)) continue;
     const auto open = by > 0 ? open_chains(line) : std::vector<Polyline>{};
     const bool was = has_closed(line) || !open.empty();
     if (!was) continue;
@@ -230,7 +230,7 @@ std::vector<Line> step_thicken(std::vector<Line> lines, const StepCall& call) {
 std::vector<Line> step_round_corners(std::vector<Line> lines, const StepCall& call) {
   const double radius = call.take.number("radius");
   const bool outer = !call.take.is("which", "inner"), inner = !call.take.is("which", "outer");
-  for (const std::size_t i : lines_meant(call.take.text("of"), lines)) {
+  for (const std::size_t i : outlines_meant(call.take.text("of"), lines)) {
     lines[i].path.edit([&](Path& path) {
       std::vector<Polyline> flat;
       for (const auto& c : path.contours) flat.push_back(flatten(c, 0.05));
@@ -249,7 +249,7 @@ std::vector<Line> step_round_corners(std::vector<Line> lines, const StepCall& ca
 std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
   constexpr double kCorner = 30 * 3.14159265358979 / 180;
   const double dash = call.take.number("dash"), gap = call.take.number("gap"), period = dash + gap;
-  for (const std::size_t i : lines_meant(call.take.text("of"), lines)) {
+  for (const std::size_t i : outlines_meant(call.take.text("of"), lines)) {
     Path out;
     for (const auto& contour : lines[i].path->contours) {
       const Polyline chain = flatten(contour, kChord);
