@@ -38,19 +38,21 @@ Session::~Session() {
   pool_.waitForDone();
 }
 
-void Session::aside(std::function<std::function<void()>()> work) {
+void Session::aside(std::function<std::function<void()>()> work, int priority) {
   ++working_;
-  pool_.start([this, work = std::move(work)] {
-    auto finish = work();
-    // The destructor waits for the pool, so `this` is alive here; the queued call is dropped with the session.
-    QMetaObject::invokeMethod(
-        this,
-        [this, finish = std::move(finish)] {
-          --working_;
-          finish();
-        },
-        Qt::QueuedConnection);
-  });
+  pool_.start(
+      [this, work = std::move(work)] {
+        auto finish = work();
+        // The destructor waits for the pool, so `this` is alive here; the queued call is dropped with the session.
+        QMetaObject::invokeMethod(
+            this,
+            [this, finish = std::move(finish)] {
+              --working_;
+              finish();
+            },
+            Qt::QueuedConnection);
+      },
+      priority);
 }
 
 void Session::touch() {
@@ -130,33 +132,37 @@ void Session::deriveAside() {
   deriving_ = true;
   if (stale()) {
     // What was left for later comes first, and is shown before plan and findings follow.
-    aside([this, project = project(), cache = cache_] {
-      auto drawing = std::make_shared<Drawing>(evaluate(project, *cache));
-      return [this, drawing, project] {
-        deriving_ = derive_again_ = false;
-        if (project == this->project()) {
-          dropAside(std::exchange(drawing_, *drawing));
-          dropLostSelection();
-          emit changed();
-          emit selectionChanged();
-        }
-        deriveAside();
-      };
-    });
+    aside(
+        [this, project = project(), cache = cache_] {
+          auto drawing = std::make_shared<Drawing>(evaluate(project, *cache));
+          return [this, drawing, project] {
+            deriving_ = derive_again_ = false;
+            if (project == this->project()) {
+              dropAside(std::exchange(drawing_, *drawing));
+              dropLostSelection();
+              emit changed();
+              emit selectionChanged();
+            }
+            deriveAside();
+          };
+        },
+        1);
     return;
   }
-  aside([this, project = project(), cache = cache_] {
-    auto derived = std::make_shared<const Derived>(derive(project, *cache));
-    return [this, derived] {
-      deriving_ = false;
-      if (derive_again_) {
-        derive_again_ = false;
-        deriveAside();
-      }
-      dropAside(std::exchange(derived_, derived));
-      emit derivedChanged();
-    };
-  });
+  aside(
+      [this, project = project(), cache = cache_] {
+        auto derived = std::make_shared<const Derived>(derive(project, *cache));
+        return [this, derived] {
+          deriving_ = false;
+          if (derive_again_) {
+            derive_again_ = false;
+            deriveAside();
+          }
+          dropAside(std::exchange(derived_, derived));
+          emit derivedChanged();
+        };
+      },
+      1);
 }
 
 void Session::whenDerived(std::function<void()> then) {

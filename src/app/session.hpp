@@ -64,7 +64,8 @@ class Session : public QObject {
   void removeAutosave();
 
   /// Runs `work` off the interface thread, then what it returns on it.
-  void aside(std::function<std::function<void()>()> work);
+  /// What shows on the bench comes before what is only asked for (priority 1 before 0).
+  void aside(std::function<std::function<void()>()> work, int priority = 0);
   /// Calls `then` once plan and findings have caught up with the project: at once when they have.
   void whenDerived(std::function<void()> then);
 

@@ -11,7 +11,7 @@ Json fill_report(const Project& project, const std::vector<int>& pieces, std::op
   DrawingCache cache;
   const Drawing drawing = evaluate(project, cache);
   std::size_t strokes = 0, lifts = 0;
-  double length = 0, travel = 0, seconds = 0, region = 0, inked = 0, outside = 0, gap = 0, tip = 0;
+  double length = 0, travel = 0, seconds = 0, region = 0, inked = 0, outside = 0, gap = 0, tip = 0, cell = 0;
   std::set<std::string> unfilled;
   for (const int id : pieces) {
     const DrawnPiece* drawn = find_drawn(drawing, id);
@@ -30,6 +30,7 @@ Json fill_report(const Project& project, const std::vector<int>& pieces, std::op
       outside += f.coverage.outside_mm2;
       gap = std::max(gap, f.coverage.largest_gap_mm);
       tip = subject->run.tip_mm;
+      cell = std::max(cell, f.coverage.cell_mm);
       for (const std::size_t part : f.unfilled) unfilled.insert(subject->made->parts[part].line);
     }
   }
@@ -39,6 +40,7 @@ Json fill_report(const Project& project, const std::vector<int>& pieces, std::op
           {"length_mm", round4(length)},
           {"travel_mm", round4(travel)},
           {"tip_mm", tip},
+          {"cell_mm", round4(cell)},
           {"coverage", region > 0 ? round4(inked / region) : 0.0},
           {"outside_mm2", round4(outside)},
           {"largest_gap_mm", round4(gap)},

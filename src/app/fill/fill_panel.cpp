@@ -184,6 +184,13 @@ std::optional<FillSubject> FillPanel::subject() const {
   return drawn ? fill_subject(session_.project(), *drawn, step_) : std::nullopt;
 }
 
+std::pair<QColor, QColor> FillPanel::colors(const FillSubject& subject) const {
+  const Piece* piece = find_piece(session_.project(), piece_);
+  const Stock* stock = piece ? find_stock(session_.project(), piece->stock) : nullptr;
+  const Tool* tool = find_tool(session_.project(), subject.tool);
+  return {tool ? mark_color(*tool, subject.role, stock) : theme().ink, stock ? to_qcolor(stock->color) : theme().field};
+}
+
 template <class Result>
 void FillPanel::aside(std::shared_ptr<std::atomic<bool>>& stop, std::function<Result(const std::atomic<bool>&)> work,
                       std::function<void(Result)> done) {
@@ -214,17 +221,11 @@ void FillPanel::follow() {
     showFigures();
     return;
   }
-  const Project& project = session_.project();
-  const DrawnPiece* drawn = find_drawn(session_.drawing(), piece_);
-  const Stock* stock = find_stock(project, drawn->piece->stock);
-  const Tool* tool = find_tool(project, now->tool);
-  const QColor ground = stock ? to_qcolor(stock->color) : theme().field;
   // The dial shows the values as they are set; a first look may be coarser.
-  const Piece* piece = find_piece(project, piece_);
-  for (const auto& step : piece->steps) {
+  for (const auto& step : find_piece(session_.project(), piece_)->steps) {
     if (step.id != step_) continue;
-    FillOptions set = fill_options(Reading(*find_kind(step_kinds(), "fill"), step.values), 0);
-    dial_->show(set, now->run.tip_mm, tool ? mark_color(*tool, now->role, stock) : theme().ink, ground);
+    const auto [ink, ground] = colors(*now);
+    dial_->show(fill_options(Reading(*find_kind(step_kinds(), "fill"), step.values), 0), now->run.tip_mm, ink, ground);
     curve_->setAngle(now->made->options.angle);
   }
   const bool current = shown_ == now->made && same_way(shown_way_, now->run.way) && figures_;
@@ -240,7 +241,8 @@ void FillPanel::showFigures() {
   }
   const FillFigures& f = *figures_;
   covered_->setText(number(f.coverage.share * 100, 1) + QStringLiteral(" %"));
-  covered_->setToolTip(tr("%1 mm² beyond the edge").arg(number(f.coverage.outside_mm2, 1)));
+  covered_->setToolTip(tr("%1 mm² of ink beyond the edge; counted in cells of %2 mm")
+                           .arg(number(f.coverage.outside_mm2, 1), number(f.coverage.cell_mm, 3)));
   time_->setText(time_text(f.cost.seconds));
   time_label_->setText(shown_way_.repeats > 1 ? tr("time %1×").arg(shown_way_.repeats) : tr("time"));
   lifts_->setText(QLocale().toString(static_cast<qulonglong>(f.cost.lifts)));
@@ -343,11 +345,9 @@ void FillPanel::compare() {
       [this, now = *now](Compared compared) {
         compare_->setText(tr("Compare ways to go over it"));
         showWays(compared.ways, now);
-        const Stock* stock = find_stock(session_.project(), find_drawn(session_.drawing(), piece_)->piece->stock);
-        const Tool* tool = find_tool(session_.project(), now.tool);
+        const auto [ink, ground] = colors(now);
         picture_->show(now.made->region, std::move(compared.landed.fallen), now.made->parts.front().at, now.run.tip_mm,
-                       tool ? mark_color(*tool, now.role, stock) : theme().ink,
-                       stock ? to_qcolor(stock->color) : theme().field);
+                       ink, ground);
         picture_->setVisible(true);
       });
 }

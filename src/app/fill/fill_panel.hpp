@@ -41,6 +41,8 @@ class FillPanel : public QWidget {
 
  private:
   [[nodiscard]] std::optional<FillSubject> subject() const;
+  /// The colour of the marks, and of the stock they are on.
+  [[nodiscard]] std::pair<QColor, QColor> colors(const FillSubject& subject) const;
   void buildFigures(QVBoxLayout* column);
   void buildAdvice(QVBoxLayout* column);
   void showFigures();
