@@ -59,6 +59,12 @@ QPen fill_pen(const QColor& color, double tip_px, bool dense) {
   return pen;
 }
 
+/// Where something is filled, its outline shows as the mark that it leaves, too.
+bool is_filled(const Piece& piece) {
+  return std::any_of(piece.lines.begin(), piece.lines.end(), [](const Line& line) { return line.coat > 0; });
+}
+bool leaves_mark(Role role) { return role == Role::draw || role == Role::foil || role == Role::engrave; }
+
 /// A course of the tool; a touch of the tip has one point, or two at one place.
 void draw_course(QPainter& p, const QPolygonF& pixels) {
   if (pixels.size() == 1 || (pixels.size() == 2 && pixels[0] == pixels[1])) {
@@ -152,9 +158,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     if (options.load != 0 && load_of(project, *piece.piece) != options.load) continue;
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     const Color ground = ground_of(project, *piece.piece, theme);
-    // Where something is filled, its outline shows as the mark that it leaves, too.
-    const bool rehearsed = std::any_of(piece.piece->lines.begin(), piece.piece->lines.end(),
-                                       [](const Line& line) { return line.coat > 0; });
+    const bool rehearsed = is_filled(*piece.piece);
     if (options.stacked && !piece.piece->helper) {
       p.setRenderHint(QPainter::Antialiasing, true);
       p.setPen(Qt::NoPen);
@@ -174,8 +178,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       const QColor color = line_color(line.role, tool ? tool->ink : line.color, ground);
       QPen pen = role_pen(line.role, color);
       if (dense) pen.setWidth(0);  // one pixel, without joins: many times faster than any other pen
-      const bool marks = line.role == Role::draw || line.role == Role::foil || line.role == Role::engrave;
-      const bool strokes = rehearsed && marks && tool != nullptr;
+      const bool strokes = rehearsed && leaves_mark(line.role) && tool != nullptr;
       if (strokes) {
         const Stock* stock = find_stock(project, piece.piece->stock);
         pen = fill_pen(mark_color(*tool, line.role, stock), tool->tip_width_mm * view.px_per_mm, dense);
@@ -318,9 +321,10 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
     const Tool* tool = find_tool(project, line.tool);
     QPen pen = role_pen(line.role, line_color(line.role, tool ? tool->ink : line.color, ground));
     pen.setWidthF(std::min(pen.widthF(), 1.3));
-    if (line.coat > 0 && tool) {
+    if (is_filled(*piece.piece) && leaves_mark(line.role) && tool) {
+      // Never too faint to be made out at this size.
       pen = fill_pen(mark_color(*tool, line.role, find_stock(project, piece.piece->stock)),
-                     tool->tip_width_mm * view.px_per_mm, false);
+                     std::max(0.3, tool->tip_width_mm * view.px_per_mm), false);
     }
     p.setPen(pen);
     const auto& chains = piece.flat->lines[i].chains;

@@ -163,7 +163,8 @@ void SheetsPanel::update() {
       grammage->setRange(0, 2000);
       form->addRow(make_label(tr("thickness"), "quiet", card), thick);
       form->addRow(make_label(tr("grammage"), "quiet", card), grammage);
-      auto* clear = new QCheckBox(tr("clear: marks on its back show in front"), card);
+      auto* clear = new QCheckBox(tr("clear, seen through"), card);
+      clear->setToolTip(tr("A mark on its back shows at its front; such a job is mirrored once"));
       clear->setObjectName(QStringLiteral("stockClear"));
       form->addRow(clear);
       connect(clear, &QCheckBox::clicked, this, [this, stock_id](bool on) {
