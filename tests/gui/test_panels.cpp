@@ -1,10 +1,13 @@
 // The panels on the right, the ledger and the notices, driven by hand.
+#include <QCheckBox>
 #include <QComboBox>
 #include <QTreeView>
+#include <set>
 
 #include "app/action_finder.hpp"
 #include "app/notice.hpp"
 #include "app/style.hpp"
+#include "app/units.hpp"
 #include "app/widgets/number_field.hpp"
 #include "core/project/edit.hpp"
 #include "driving.hpp"
@@ -269,4 +272,76 @@ TEST_CASE("two mat loads are shown one at a time and the ledger leads to the oth
   CHECK(o.bench().load() == 1);
   const auto& plan = o.session().derived().plan;
   CHECK(std::count_if(plan.pauses.begin(), plan.pauses.end(), [](const Pause& p) { return p.change_mat; }) == 1);
+}
+
+TEST_CASE("every number in the panels changes the project by typing, and undo takes it back whole") {
+  Opened o;
+  std::set<QString> tried;
+  auto fields = [&] {
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    std::vector<NumberField*> out;
+    for (auto* f : o.window.findChildren<NumberField*>()) {
+      if (f->isVisible() && f->isEnabled()) out.push_back(f);
+    }
+    return out;
+  };
+  auto try_all = [&](const QString& where) {
+    // By place: an edit may build rows anew.
+    for (std::size_t i = 0; i < fields().size(); ++i) {
+      const QString name = fields()[i]->editor()->accessibleName();
+      if (name == QStringLiteral("Coverage wanted") || name.startsWith(QStringLiteral("Turn by"))) continue;
+      INFO(where.toStdString() << ": " << name.toStdString());
+      const Project before = o.project();
+      const double now = QLocale().toDouble(fields()[i]->editor()->text());
+      for (const double other : {now + 1, now - 1, now + 0.05, now - 0.05}) {
+        NumberField* field = fields()[i];
+        field->editor()->setFocus();
+        field->editor()->selectAll();
+        QTest::keyClicks(field->editor(), QLocale().toString(other, 'f', 2));
+        QTest::keyClick(field->editor(), Qt::Key_Return);
+        QCoreApplication::processEvents();
+        if (!(o.project() == before)) break;
+      }
+      CHECK_FALSE(o.project() == before);
+      for (int k = 0; k < 6 && !(o.project() == before) && o.session().canUndo(); ++k) o.session().undo();
+      QCoreApplication::processEvents();
+      CHECK(o.project() == before);
+      tried.insert(where + name + QString::number(i));
+    }
+  };
+  o.window.setStage(Stage::sheets);
+  o.session().settle();
+  try_all(QStringLiteral("sheets"));
+  o.window.setStage(Stage::passes);
+  emit o.window.lanes().passPicked(1);
+  o.session().settle();
+  try_all(QStringLiteral("passes"));
+  o.window.setStage(Stage::draft);
+  for (const char* name : {"Card base", "Wave border"}) {
+    o.session().select({{o.piece(name).id, ""}});
+    o.session().settle();
+    try_all(QString::fromLatin1(name));
+    for (const auto& step : std::vector<Step>(o.piece(name).steps)) {
+      o.window.openStep(step.id);
+      o.session().settle();
+      try_all(QString::fromLatin1(name) + qs(step.kind));
+    }
+  }
+  CHECK(tried.size() > 40);
+}
+
+TEST_CASE("a stock can be told to be clear, and no more") {
+  Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
+  o.window.setStage(Stage::sheets);
+  o.session().settle();
+  QCheckBox* clear = nullptr;
+  for (auto* box : o.window.findChildren<QCheckBox*>(QStringLiteral("stockClear"))) {
+    if (box->isVisible() && box->isChecked()) clear = box;
+  }
+  REQUIRE(clear);
+  clear->click();
+  o.session().settle();
+  CHECK_FALSE(find_stock(o.project(), "acrylic")->clear);
+  o.session().undo();
+  CHECK(find_stock(o.project(), "acrylic")->clear);
 }
