@@ -1,6 +1,8 @@
 #include "app/run_controller.hpp"
 
+#include <QPointer>
 #include <algorithm>
+#include <utility>
 
 namespace dotlane {
 
@@ -32,13 +34,13 @@ void RunController::set(State state) {
 
 const Pause* RunController::pause() const {
   const auto i = static_cast<std::size_t>(wanted_.number - 1);
-  return state_ == State::paused && wanted_.number >= 1 && i < plan_.pauses.size() ? &plan_.pauses[i] : nullptr;
+  return state_ == State::paused && wanted_.number >= 1 && i < plan_->pauses.size() ? &plan_->pauses[i] : nullptr;
 }
 
 double RunController::planTime() const {
   // The cutter's clock does not run during pauses; the plan's does.
   double running = head_.seconds, time = 0;
-  for (const auto& pass : plan_.passes) {
+  for (const auto& pass : plan_->passes) {
     if (state_ != State::over && pass.index - 1 >= 0) {
       const Pause* now = pause();
       if (now && now->before_pass == static_cast<std::size_t>(pass.index - 1)) return now->start_s;
@@ -52,28 +54,39 @@ double RunController::planTime() const {
 
 int RunController::currentPass() const {
   const double t = planTime();
-  int current = plan_.passes.empty() ? 0 : 1;
-  for (const auto& pass : plan_.passes) {
+  int current = plan_->passes.empty() ? 0 : 1;
+  for (const auto& pass : plan_->passes) {
     if (t >= pass.start_s - 1e-6) current = pass.index;
   }
   return current;
 }
 
-double RunController::secondsLeft() const { return std::max(0.0, plan_.seconds - planTime()); }
+double RunController::secondsLeft() const { return std::max(0.0, plan_->seconds - planTime()); }
 
 void RunController::setTimeScale(double scale) { link_->setTimeScale(scale); }
 
 void RunController::start() {
-  plan_ = session_.derived().plan;
-  if (plan_.passes.empty() || active()) return;
+  const auto derived = session_.derivedHandle();
+  if (derived->plan.passes.empty() || active()) return;
+  plan_ = std::shared_ptr<const Plan>(derived, &derived->plan);
   head_ = {};
   head_.position = home_of(session_.project().machine);
-  head_.mat = plan_.passes.front().load;
+  head_.mat = plan_->passes.front().load;
   problem_.clear();
   std::vector<std::string> holders;
-  for (const auto& load : plan_.first_load) holders.push_back(load.holds);
+  for (const auto& load : plan_->first_load) holders.push_back(load.holds);
+  starting_ = true;
   set(State::running);
-  link_->start(compile(plan_, session_.project().machine), holders);
+  session_.aside(
+      [self = QPointer<RunController>(this), plan = plan_, machine = session_.project().machine, holders] {
+        auto job = std::make_shared<const Job>(compile(*plan, machine));
+        return [self, job, holders] {
+          if (!self || !self->starting_) return;  // cancelled meanwhile
+          self->starting_ = false;
+          self->link_->start(*job, holders);
+        };
+      },
+      1);
 }
 
 void RunController::confirmLoaded(const std::vector<std::string>& holders) {
@@ -84,7 +97,7 @@ void RunController::confirmLoaded(const std::vector<std::string>& holders) {
 }
 
 void RunController::hold() {
-  if (state_ != State::running) return;
+  if (state_ != State::running || starting_) return;
   link_->hold();
   set(State::held);
 }
@@ -96,6 +109,7 @@ void RunController::resume() {
 }
 
 void RunController::cancel() {
+  if (std::exchange(starting_, false)) return set(State::idle);
   if (active()) link_->cancel();
 }
 

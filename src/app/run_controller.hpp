@@ -17,7 +17,7 @@ class RunController : public QObject {
   RunController(Session& session, std::unique_ptr<CutterLink> link, QObject* parent = nullptr);
 
   [[nodiscard]] State state() const { return state_; }
-  [[nodiscard]] const Plan& plan() const { return plan_; }  ///< of this run
+  [[nodiscard]] const Plan& plan() const { return *plan_; }  ///< of this run
   [[nodiscard]] const RunRecord& record() const { return link_->record(); }
   [[nodiscard]] const HeadState& head() const { return head_; }
   [[nodiscard]] const Pause* pause() const;  ///< while paused
@@ -48,7 +48,8 @@ class RunController : public QObject {
   Session& session_;
   std::unique_ptr<CutterLink> link_;
   State state_ = State::idle;
-  Plan plan_;
+  std::shared_ptr<const Plan> plan_ = std::make_shared<const Plan>();
+  bool starting_ = false;  // the job is being compiled aside
   HeadState head_;
   LoadMarker wanted_;
   QString problem_;

@@ -371,8 +371,8 @@ void FillPanel::showWays(const std::vector<WayChoice>& ways, const FillSubject& 
     const WayChoice& way = ways[i];
     cell(way_name(way), "name", row);
     cell(tr("%1  ·  %2 mm² bare").arg(time_text(way.cost.seconds), number(way.gap_mm2, 1)), "quiet", row + 1)
-        ->setToolTip(tr("of %1 mm² that it covers when nothing is off")
-                         .arg(number(way.share * area_of(subject.made->region), 0)));
+        ->setToolTip(tr("Of %1 mm² that it covers when nothing is off; %2 mm² get ink twice instead")
+                         .arg(number(way.share * area_of(subject.made->region), 0), number(way.overlap_mm2, 1)));
     grid->setRowMinimumHeight(row + 1, 20);
     if (i == 0) continue;
     auto* button = new QPushButton(tr("Use"), ways_);

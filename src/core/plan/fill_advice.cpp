@@ -128,13 +128,15 @@ std::vector<WayChoice> compare_ways(const Region& region, const FillOptions& opt
     if (stop && *stop) return;
     const auto coats = coats_of(region, o);
     if (!coats) return;
-    WayChoice choice{kind, o, way, run_cost(chains_of(*coats), run.machine, way), 0, 0};
+    WayChoice choice{kind, o, way, run_cost(chains_of(*coats), run.machine, way)};
     choice.share = coverage_of(region, together(*coats), rough(run.tip_mm)).share;
     // Repeats pass by pass land anew each time; stroke by stroke they stay where they fell.
     std::vector<Strokes> landed = *coats;
     for (int r = 1; r < way.repeats && !way.stroke_by_stroke; ++r)
       landed.insert(landed.end(), coats->begin(), coats->end());
-    choice.gap_mm2 = land(region, landed, {scatter_mm, run.tip_mm, 8, 1}).gap_mm2;
+    const LandingTrial landed_off = land(region, landed, {scatter_mm, run.tip_mm, 8, 1});
+    choice.gap_mm2 = landed_off.gap_mm2;
+    choice.overlap_mm2 = landed_off.overlap_mm2;
     out.push_back(std::move(choice));
   };
   add(Kind::as_it_is, options, run.way);

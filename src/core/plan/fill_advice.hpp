@@ -57,7 +57,7 @@ struct WayChoice {
   RunWay way;
   RunCost cost;
   double share = 0;
-  double gap_mm2 = 0;  ///< mean bare area that landing errors leave, see land()
+  double gap_mm2 = 0, overlap_mm2 = 0;  ///< what landing errors leave bare and ink twice, see land()
 };
 
 /// The fill as it is beside the ways to a denser one: ends joined; strokes a fifth closer; a second coat shifted or
