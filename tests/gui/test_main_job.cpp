@@ -5,6 +5,7 @@
 #include "app/notice.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
+#include "core/project/edit.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "driving.hpp"
 
@@ -137,6 +138,38 @@ TEST_CASE("a cutter that drops the line ends the run with a reason") {
   wait_for([&] { return window.run().state() == RunController::State::paused; });
   window.run().cancel();
   wait_for([&] { return window.run().state() == RunController::State::over; });
+}
+
+TEST_CASE("a run given up before it began leaves nothing behind, and the next one runs whole") {
+  Opened o;
+  auto& run = o.window.run();
+  using State = RunController::State;
+  run.setTimeScale(0);
+  run.start();
+  CHECK(run.state() == State::running);
+  run.hold();  // there is nothing to hold yet
+  CHECK(run.state() == State::running);
+  run.cancel();
+  CHECK(run.state() == State::idle);
+  o.session().settle();
+  QTest::qWait(50);
+  CHECK(run.state() == State::idle);
+  // An edit after the start does not touch the run: it keeps the plan it began with.
+  run.start();
+  const std::size_t passes = run.plan().passes.size();
+  o.session().commit(assign_role(o.project(), lines_of_piece(o.session().drawing(), o.piece("Cliff").id), Role::guide),
+                     QString());
+  o.session().settle();
+  CHECK(run.plan().passes.size() == passes);
+  while (true) {
+    wait_for([&] { return run.state() == State::paused || run.state() == State::over; });
+    if (run.state() == State::over) break;
+    std::vector<std::string> holders;
+    for (const auto& load : run.pause()->holders) holders.push_back(load.holds);
+    run.confirmLoaded(holders);
+  }
+  CHECK(run.problem().isEmpty());
+  CHECK(run.head().seconds == Approx(run.plan().running_seconds()).epsilon(0.01));
 }
 
 TEST_CASE("bringing in a drawing: assumed size asks, a broken file says one line, nothing is lost") {
