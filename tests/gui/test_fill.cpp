@@ -118,6 +118,11 @@ TEST_CASE("the dial turns and spreads the strokes, by mouse and by keys, as one 
   QCoreApplication::sendEvent(dial, &wheel);
   o.session().settle();
   CHECK(o.number("spacing") < 1.01);
+  // A wheel that only scrolls the panel over it changes nothing.
+  const double spacing = o.number("spacing");
+  o.bench().setFocus();
+  QCoreApplication::sendEvent(dial, &wheel);
+  CHECK(o.number("spacing") == spacing);
   CHECK_FALSE(dial->grab().isNull());
 }
 
@@ -159,6 +164,31 @@ TEST_CASE("the curve over the angles is clicked, the best angle and the widest s
   CHECK(o.panel().figures()->coverage.share == Approx(0.6).margin(0.05));
 }
 
+TEST_CASE("an angle that counts on the mat is proposed and clicked as one, and a finer pen changes the figures") {
+  Filled o({{"width", 30.0}, {"height", 10.0}});
+  Project p = *set_step_value(o.session().project(), o.id, 1, "angle-from", std::string("mat"));
+  p = turn_piece(std::move(p), o.session().drawing(), o.id, 30);
+  o.session().commit(std::move(p), QString());
+  FillPanel& panel = o.worked_out();
+  wait_for([&] { return panel.curve().advice().curve.size() == 36; });
+  o.click("fillBest");
+  const auto& advice = panel.curve().advice();
+  CHECK(o.number("angle") == Approx(advice.curve[advice.best].options.angle + 30));
+  // Another tip: the same strokes cover less.
+  o.worked_out();
+  const double before = o.panel().figures()->coverage.share;
+  Project finer = o.session().project();
+  for (auto& tool : finer.tools) {
+    if (tool.id == o.strokes().tool) tool.tip_width_mm = 0.1;
+  }
+  o.session().commit(std::move(finer), QString());
+  o.session().settle();
+  wait_for([&] {
+    o.session().settle();
+    return o.panel().figures() && o.panel().figures()->coverage.share < before * 0.6;
+  });
+}
+
 TEST_CASE("ways to go over it are compared, and one is taken") {
   Filled o({{"width", 14.0}, {"height", 9.0}});
   o.worked_out();
@@ -173,6 +203,14 @@ TEST_CASE("ways to go over it are compared, and one is taken") {
   o.click(("useWay-" + std::to_string(static_cast<int>(Kind::shifted_coat))).c_str());
   CHECK(std::get<std::string>(o.values().at("second")) == "shifted");
   CHECK(o.session().undoLabel().startsWith(QStringLiteral("Fill: ")));
+  CHECK_FALSE(o.panel().findChild<QWidget*>(QStringLiteral("fillWays"))->isVisible());
+  // What was compared is gone once the fill is another one.
+  o.worked_out();
+  o.click("fillCompare");
+  o.session().settle();
+  CHECK(o.panel().findChild<QWidget*>(QStringLiteral("fillWays"))->isVisible());
+  o.session().commit(*set_step_value(o.session().project(), o.id, 1, "spacing", 0.7), QString());
+  o.session().settle();
   CHECK_FALSE(o.panel().findChild<QWidget*>(QStringLiteral("fillWays"))->isVisible());
   // Once more, stroke by stroke: repeats are said of the strokes alone.
   o.worked_out();

@@ -159,6 +159,7 @@ void FillDial::mouseReleaseEvent(QMouseEvent*) {
 void FillDial::spread(double factor) { setSpacing(options_.spacing * factor); }
 
 void FillDial::wheelEvent(QWheelEvent* event) {
+  if (!hasFocus()) return event->ignore();  // the panel is being scrolled
   spread(event->angleDelta().y() > 0 ? 1.05 : 1 / 1.05);
   event->accept();
 }

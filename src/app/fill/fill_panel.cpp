@@ -44,8 +44,9 @@ QString way_name(const WayChoice& way) {
   }
 }
 
-bool same_way(const RunWay& a, const RunWay& b) {
-  return a.repeats == b.repeats && a.stroke_by_stroke == b.stroke_by_stroke && a.speed_mm_s == b.speed_mm_s;
+bool same_run(const FillRun& a, const FillRun& b) {
+  return a.way.repeats == b.way.repeats && a.way.stroke_by_stroke == b.way.stroke_by_stroke &&
+         a.way.speed_mm_s == b.way.speed_mm_s && a.tip_mm == b.tip_mm && a.machine == b.machine;
 }
 
 /// Whether the curve over the angles would be another one.
@@ -70,15 +71,12 @@ FillPanel::FillPanel(Session& session, int piece, int step, QWidget* parent)
   timer_.setInterval(kPauseMs);
   connect(&timer_, &QTimer::timeout, this, &FillPanel::work);
   connect(dial_, &FillDial::angleEdited, this, [this](double v) {
-    curve_->setAngle(v);
+    curve_->setAngle(v - turned_);
     emit edited("angle", v);
   });
   connect(dial_, &FillDial::spacingEdited, this, [this](double v) { emit edited("spacing", v); });
   connect(dial_, &FillDial::committed, this, &FillPanel::committed);
-  connect(curve_, &AngleCurve::picked, this, [this](double v) {
-    emit edited("angle", v);
-    emit committed();
-  });
+  connect(curve_, &AngleCurve::picked, this, &FillPanel::turnTo);
   connect(&session_, &Session::derivedChanged, this, &FillPanel::follow);
 }
 
@@ -225,10 +223,14 @@ void FillPanel::follow() {
   for (const auto& step : find_piece(session_.project(), piece_)->steps) {
     if (step.id != step_) continue;
     const auto [ink, ground] = colors(*now);
-    dial_->show(fill_options(Reading(*find_kind(step_kinds(), "fill"), step.values), 0), now->run.tip_mm, ink, ground);
+    const FillOptions set = fill_options(Reading(*find_kind(step_kinds(), "fill"), step.values), 0);
+    dial_->show(set, now->run.tip_mm, ink, ground);
+    // An angle that counts on the mat is another one on the piece, where the curve is drawn.
+    turned_ = set.angle - now->made->options.angle;
     curve_->setAngle(now->made->options.angle);
   }
-  const bool current = shown_ == now->made && same_way(shown_way_, now->run.way) && figures_;
+  if (compared_ != now->made) ways_->hide(), picture_->hide();
+  const bool current = shown_ == now->made && same_run(shown_run_, now->run) && figures_;
   if (!current && isVisible() && !now->made->coarse) timer_.start();
 }
 
@@ -244,7 +246,7 @@ void FillPanel::showFigures() {
   covered_->setToolTip(tr("%1 mm² of ink beyond the edge; counted in cells of %2 mm")
                            .arg(number(f.coverage.outside_mm2, 1), number(f.coverage.cell_mm, 3)));
   time_->setText(time_text(f.cost.seconds));
-  time_label_->setText(shown_way_.repeats > 1 ? tr("time %1×").arg(shown_way_.repeats) : tr("time"));
+  time_label_->setText(shown_run_.way.repeats > 1 ? tr("time %1×").arg(shown_run_.way.repeats) : tr("time"));
   lifts_->setText(QLocale().toString(static_cast<qulonglong>(f.cost.lifts)));
   length_->setText(run_length_text(f.cost.length_mm, unit));
   const bool inch = unit == LengthUnit::inch;
@@ -260,10 +262,10 @@ void FillPanel::work() {
       [this, now = *now](FillFigures figures) {
         figures_ = std::move(figures);
         shown_ = now.made;
-        shown_way_ = now.run.way;
+        shown_run_ = now.run;
         showFigures();
       });
-  if (tried_ && same_but_for_angle(*tried_, *now->made) && same_way(tried_way_, now->run.way)) return;
+  if (tried_ && same_but_for_angle(*tried_, *now->made) && same_run(tried_run_, now->run)) return;
   curve_->show({});
   if (expected_strokes(now->made->region, now->made->options) > kTriedUnasked) {
     curve_->say(tr("very many strokes: “Turn to the best” tries every angle when asked"));
@@ -285,7 +287,7 @@ void FillPanel::tryAngles(bool turn) {
       },
       [this, now = *now, turn](AngleAdvice advice) {
         tried_ = now.made;
-        tried_way_ = now.run.way;
+        tried_run_ = now.run;
         curve_->say(tr("this pattern has no angle"));
         curve_->show(std::move(advice));
         if (turn) turnToBest();
@@ -296,13 +298,17 @@ void FillPanel::turnToBest() {
   const auto& advice = curve_->advice();
   const auto now = subject();
   if (!now) return;
-  const bool known = tried_ && same_but_for_angle(*tried_, *now->made) && same_way(tried_way_, now->run.way);
+  const bool known = tried_ && same_but_for_angle(*tried_, *now->made) && same_run(tried_run_, now->run);
   if (!known) return tryAngles(true);
   if (advice.curve.empty()) {
     emit refused(tr("This pattern has no angle to turn to."));
     return;
   }
-  emit edited("angle", advice.curve[advice.best].options.angle);
+  turnTo(advice.curve[advice.best].options.angle);
+}
+
+void FillPanel::turnTo(double angle) {
+  emit edited("angle", angle + turned_);
   emit committed();
 }
 
@@ -344,6 +350,7 @@ void FillPanel::compare() {
       },
       [this, now = *now](Compared compared) {
         compare_->setText(tr("Compare ways to go over it"));
+        compared_ = now.made;
         showWays(compared.ways, now);
         const auto [ink, ground] = colors(now);
         picture_->show(now.made->region, std::move(compared.landed.fallen), now.made->parts.front().at, now.run.tip_mm,

@@ -50,6 +50,7 @@ class FillPanel : public QWidget {
   /// Tries every angle aside; then turns to the best when `turn`.
   void tryAngles(bool turn);
   void turnToBest();
+  void turnTo(double angle_on_piece);
   void widen();
   void compare();
   void showWays(const std::vector<WayChoice>& ways, const FillSubject& subject);
@@ -72,7 +73,9 @@ class FillPanel : public QWidget {
   QTimer timer_;
   std::optional<FillFigures> figures_;
   std::shared_ptr<const FillMade> shown_, tried_;  // what the figures and the curve were worked out for
-  RunWay shown_way_, tried_way_;
+  std::shared_ptr<const FillMade> compared_;       // what the ways shown go over
+  FillRun shown_run_, tried_run_;
+  double turned_ = 0;  // what is added to an angle on the piece to get the step's own
   std::shared_ptr<std::atomic<bool>> figures_stop_, curve_stop_, widest_stop_, ways_stop_;
 };
 
