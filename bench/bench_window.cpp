@@ -153,6 +153,29 @@ BENCHMARK(pan_frame_100k_segments)->Unit(benchmark::kMillisecond);
 BENCHMARK(zoom_frame_100k_segments)->Unit(benchmark::kMillisecond);
 BENCHMARK(pan_frame_million_strokes)->Unit(benchmark::kMillisecond);
 
+/// What turning the dial of a filled word costs the interface thread until its strokes show: under 50 ms, or dragging
+/// stutters.
+void turn_dial_of_filled_word(benchmark::State& state) {
+  application();
+  int id = 0;
+  Shown shown([&](MainWindow& window) {
+    Project p = *add_shape(new_project("bench"), "lettering",
+                           {{"text", std::string("HARBOUR 7")}, {"font", std::string("Roboto Slab Bold")}}, &id);
+    Step fill;
+    fill.kind = "fill";
+    fill.values = {{"pattern", std::string("zigzag")}, {"spacing", 0.2}};
+    window.session().commit(*add_step(std::move(p), id, fill), QString());
+  });
+  Session& session = shown.window.session();
+  double angle = 0;
+  for (auto _ : state) {
+    angle = std::fmod(angle + 1, 180);
+    session.commit(*set_step_value(session.project(), id, 1, "angle", angle), QStringLiteral("turn"), "turn");
+  }
+  session.settle();
+}
+BENCHMARK(turn_dial_of_filled_word)->Unit(benchmark::kMillisecond);
+
 /// What an edit beside a million strokes costs the interface thread until the window goes on.
 void edit_beside_million_strokes(benchmark::State& state) {
   application();
