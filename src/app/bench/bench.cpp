@@ -518,7 +518,7 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
     setCursor(space_ ? Qt::OpenHandCursor : Qt::ArrowCursor);
     return;
   }
-  if (event->button() != Qt::LeftButton || drag == Drag::mark) return;
+  if (event->button() != Qt::LeftButton || drag == Drag::mark || drag == Drag::picked) return;
   session_.seal();
   if (drag == Drag::band && moved_) {
     const Vec a = view_.to_mm(band_.topLeft()), b = view_.to_mm(band_.bottomRight());
@@ -552,7 +552,11 @@ void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
     session_.select({{found->piece, ""}});
     typing_.begin(found->piece, view_.to_mm(event->position()));
     drag_ = Drag::mark;
-  } else if (found && session_.selectedPieces().size() > 1) {
+    return;
+  }
+  // The release that follows is no click of its own, or it would pick the whole again.
+  drag_ = Drag::picked;
+  if (found && session_.selectedPieces().size() > 1) {
     session_.select({{found->piece, ""}});
   } else if (found && !found->line.empty()) {
     session_.select({*found});

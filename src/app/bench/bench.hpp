@@ -73,7 +73,7 @@ class Bench : public QWidget {
   [[nodiscard]] QVariant inputMethodQuery(Qt::InputMethodQuery query) const override;
 
  private:
-  enum class Drag { none, pan, move, size, band, mark };
+  enum class Drag { none, pan, move, size, band, mark, picked };
   struct Handle {
     Vec anchor;  // the opposite place in the bounds, 0..1 each way
     bool across = false, along = false;
