@@ -57,11 +57,6 @@ LandingTrial land(const Region& region, const std::vector<Strokes>& coats, const
     return grid;
   };
   const BitGrid perfect = inked(coats);
-  std::size_t whole = 0;
-  for (std::size_t r = 0; r < perfect.rows(); ++r) {
-    for (std::size_t w = 0; w < perfect.stride(); ++w)
-      whole += static_cast<std::size_t>(std::popcount(perfect.row(r)[w]));
-  }
   const auto n = static_cast<std::size_t>(options.runs);
   std::vector<std::size_t> bare(n, 0), beyond(n, 0);
   for_each_index(n, 2, [&](std::size_t run) {
@@ -80,7 +75,6 @@ LandingTrial land(const Region& region, const std::vector<Strokes>& coats, const
   out.gap_mm2 = gap * scale;
   // Every stroke keeps its own inked area; what is not bare and not new lies under more strokes than it should.
   out.overlap_mm2 = std::max(0.0, (gap - more) * scale);
-  out.gap_share = whole > 0 ? gap / static_cast<double>(n) / static_cast<double>(whole) : 0;
   out.fallen = fallen(coats, options.scatter_mm, options.seed);
   return out;
 }

@@ -16,7 +16,6 @@ struct LandingOptions {
 struct LandingTrial {
   double gap_mm2 = 0;      ///< what a perfect landing would have inked and stays bare, mean of the runs
   double overlap_mm2 = 0;  ///< inked more often than with a perfect landing, mean of the runs
-  double gap_share = 0;    ///< gap_mm2 of what a perfect landing inks
   /// The strokes as they fell in the first run: what the picture shows.
   std::vector<Strokes> fallen;
 };

@@ -28,8 +28,6 @@ class Strokes {
     ends_.push_back(points_.size());
     parts_.push_back(part);
   }
-  /// Gives up the stroke that is being made.
-  void drop() { points_.resize(ends_.empty() ? 0 : ends_.back()); }
   void append(const Strokes& more) {
     const std::size_t before = points_.size();
     points_.insert(points_.end(), more.points_.begin(), more.points_.end());
