@@ -1,13 +1,13 @@
 // dot-lane: the application.
-#include <QApplication>
 #include <QCommandLineParser>
 #include <QSettings>
 
+#include "app/application.hpp"
 #include "app/main_window.hpp"
 #include "app/style.hpp"
 
 int main(int argc, char** argv) {
-  QApplication app(argc, argv);
+  dotlane::Application app(argc, argv);
   QApplication::setApplicationName(QStringLiteral("dot-lane"));
   QApplication::setOrganizationName(QStringLiteral("dot-lane"));
   QApplication::setApplicationDisplayName(QStringLiteral("Dot Lane"));

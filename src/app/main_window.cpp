@@ -8,6 +8,7 @@
 #include <QSettings>
 #include <set>
 
+#include "app/application.hpp"
 #include "app/dialogs.hpp"
 #include "app/panels/recipe_panel.hpp"
 #include "app/panels/run_panel.hpp"
@@ -107,6 +108,23 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     if (!run_->active()) bench_->setScrub(seconds);
   });
   connect(&session_, &Session::said, notice_, &Notice::say);
+  if (auto* app = qobject_cast<Application*>(QCoreApplication::instance())) {
+    connect(app, &Application::failed, this, [this](const QString& what) {
+      notice_->say(tr("Something went wrong inside: %1. Your work is here; save it, under another name to be safe.")
+                       .arg(what),
+                   true);
+    });
+  }
+  connect(&session_, &Session::changedOutside, this,
+          [this](const QString& path, const std::function<void(bool)>& then) {
+            notice_->ask(tr("%1 was changed by another program or window since it was opened here.")
+                             .arg(QFileInfo(path).fileName()),
+                         {{tr("Write over it"), [this, path, then] { saveTo(path, true, then); }},
+                          {tr("Save under another name…"), [this, then] { save(true, then); }},
+                          {tr("Do not save"), [then] {
+                             if (then) then(false);
+                           }}});
+          });
   connect(&session_, &Session::readingChanged, this, [this](const QString& what) {
     if (what.isEmpty()) {
       notice_->hide();
@@ -246,9 +264,11 @@ void MainWindow::take(const QStringList& files) {
   QStringList drawings;
   for (const QString& file : files) {
     if (file.endsWith(QStringLiteral(".dotlane"), Qt::CaseInsensitive)) {
-      afterSaving([this, file] {
-        session_.open(file);
-        offerRecovery(QFileInfo(file).absoluteFilePath());
+      const QString whole = QFileInfo(file).absoluteFilePath();
+      afterSaving([this, whole] {
+        session_.open(
+            whole, [this](const std::function<void()>& go) { afterSaving(go); },
+            [this, whole](bool read) { offerRecovery(whole, read); });
       });
     } else {
       drawings.append(file);
@@ -257,34 +277,24 @@ void MainWindow::take(const QStringList& files) {
   if (!drawings.isEmpty()) session_.bringIn(drawings);
 }
 
-void MainWindow::offerRecovery(const QString& path) {
-  const QString kept = path.isEmpty() ? session_.autosavePath() : qs(autosave_path(path.toStdString()));
-  // It is moved out of the way first, so that opening the saved file cannot remove it; one that nobody decided on the
-  // last time is still there.
-  const QString aside = kept + QStringLiteral(".found");
-  if (QFileInfo::exists(kept)) {
-    QFile::remove(aside);
-    QFile::rename(kept, aside);
-  }
-  if (!QFileInfo::exists(aside)) return;
-  const QDateTime when = QFileInfo(aside).lastModified();
-  auto ask = [this, aside, path, when] {
-    notice_->ask(tr("Unsaved work from %1 was found.").arg(QLocale().toString(when, QLocale::ShortFormat)),
-                 {{tr("Take it up"),
-                   [this, aside, path] {
-                     session_.recover(aside, path);
-                     QFile::remove(aside);
-                   }},
-                  {tr("Throw it away"), [aside] { QFile::remove(aside); }}});
-  };
-  if (path.isEmpty()) {
-    ask();
-  } else {
-    // Once the saved file is here; the connection ends with its first use.
-    connect(
-        &session_, &Session::opened, notice_, [ask] { ask(); },
-        static_cast<Qt::ConnectionType>(Qt::QueuedConnection | Qt::SingleShotConnection));
-  }
+void MainWindow::offerRecovery(const QString& path, bool read) {
+  const QStringList left = Autosave::left(Autosave::base(path));
+  if (left.isEmpty()) return;
+  const QString file = left.front();
+  const QString when = QLocale().toString(QFileInfo(file).lastModified(), QLocale::ShortFormat);
+  notice_->ask(read ? tr("Unsaved work from %1 was found.").arg(when)
+                    : tr("%1 cannot be read, but unsaved work on it from %2 was found.")
+                          .arg(QFileInfo(path).fileName(), when),
+               {{tr("Take it up"),
+                 [this, file, path] {
+                   afterSaving([this, file, path] { session_.recover(file, path); });
+                 }},
+                {tr("Throw it away"),
+                 [this, file, path, read] {
+                   Autosave::remove(file);
+                   offerRecovery(path, read);
+                 }},
+                {tr("Decide later"), {}}});
 }
 
 void MainWindow::save(bool as, std::function<void(bool)> then) {
@@ -299,13 +309,24 @@ void MainWindow::save(bool as, std::function<void(bool)> then) {
     }
     if (!path.endsWith(QStringLiteral(".dotlane"), Qt::CaseInsensitive)) path += QStringLiteral(".dotlane");
   }
-  session_.save(path, [this, path, then = std::move(then)](bool ok) {
-    if (ok) remember(path);
-    if (then) then(ok);
-  });
+  saveTo(path, false, std::move(then));
+}
+
+void MainWindow::saveTo(const QString& path, bool over, std::function<void(bool)> then) {
+  session_.save(
+      path,
+      [this, path, then = std::move(then)](bool ok) {
+        if (ok) remember(path);
+        if (then) then(ok);
+      },
+      over);
 }
 
 void MainWindow::afterSaving(const std::function<void()>& then) {
+  if (session_.editing()) {
+    session_.whenEdited([this, then] { afterSaving(then); });
+    return;
+  }
   if (!session_.modified()) return then();
   switch (dialogs().askToSave(this, qs(session_.project().name))) {
     case Dialogs::Answer::save:
@@ -322,8 +343,8 @@ void MainWindow::afterSaving(const std::function<void()>& then) {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-  if (closing_ || !session_.modified()) {
-    if (closing_ || session_.path().isEmpty()) session_.removeAutosave();
+  if (closing_ || (!session_.modified() && !session_.editing())) {
+    session_.dropAutosave();
     run_->cancel();
     event->accept();
     return;
@@ -426,7 +447,8 @@ void MainWindow::addEditActions() {
     if (ids.empty()) {
       for (const auto& piece : session_.project().pieces) ids.push_back(piece->id);
     }
-    session_.commit(bring_onto_mat(session_.project(), session_.drawing(), ids), tr("Bring onto the mat"));
+    session_.editDrawn([ids](const Project& p, const Drawing& d) { return bring_onto_mat(p, d, ids); },
+                       tr("Bring onto the mat"));
   });
   actions_.add("split-layers", tr("Split into pieces by layer"), Qt::CTRL | Qt::Key_L, [this] {
     Project next = session_.project();
@@ -462,6 +484,22 @@ void MainWindow::addEditActions() {
       next = confirm_roles(std::move(next), lines_of_piece(session_.drawing(), piece->id));
     session_.commit(std::move(next), tr("Confirm the roles"));
   });
+  for (const bool across : {true, false}) {
+    const QString text = across ? tr("Mirror what is selected, left to right") : tr("Mirror what is selected, top to bottom");
+    actions_.add(across ? "mirror-across" : "mirror-down", text, Qt::ALT | Qt::SHIFT | (across ? Qt::Key_H : Qt::Key_V),
+                 [this, across, text] {
+                   session_.editDrawn([ids = session_.selectedPieces(), across](const Project& p, const Drawing& d) {
+                     return mirror_pieces(p, d, ids, across);
+                   },
+                                      text);
+                 });
+  }
+  actions_.add("pick-contours", tr("Leave out contours by clicking them"), Qt::CTRL | Qt::ALT | Qt::Key_X, [this] {
+    setStage(Stage::draft);
+    bench_->setPicking(!bench_->picking());
+    bench_->setFocus();
+  });
+  connect(&session_, &Session::pickingAsked, actions_.find(QStringLiteral("pick-contours")), &QAction::trigger);
   actions_.add("mirror", tr("Mirror the whole job, or not"), Qt::CTRL | Qt::Key_M, [this] {
     Project next = session_.project();
     next.plan.mirrored = !next.plan.mirrored;
@@ -501,8 +539,10 @@ void MainWindow::updateActions() {
   redo->setText(session_.canRedo() ? tr("Redo: %1").arg(session_.redoLabel()) : tr("Redo"));
   const bool any = !session_.selection().empty(), some = !session_.project().pieces.empty();
   for (const char* id :
-       {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection"})
+       {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection",
+        "mirror-across", "mirror-down"})
     enable(id, any);
+  enable("pick-contours", session_.selectedPieces().size() == 1);
   for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
   shapes_->update();

@@ -40,8 +40,8 @@ class MainWindow : public QMainWindow {
 
   /// Opens projects and brings in drawings, by their endings.
   void take(const QStringList& files);
-  /// Offers unsaved work that an earlier session left, for the open file or for none.
-  void offerRecovery(const QString& path = {});
+  /// Offers unsaved work that an ended program left, for a project's file, which could be read or not, or for none.
+  void offerRecovery(const QString& path = {}, bool read = true);
 
  protected:
   void closeEvent(QCloseEvent* event) override;
@@ -53,6 +53,7 @@ class MainWindow : public QMainWindow {
   void fillProjectMenu();
   void updateActions();
   void save(bool as, std::function<void(bool)> then = {});
+  void saveTo(const QString& path, bool over, std::function<void(bool)> then);
   /// Runs `then` once unsaved changes are saved or let go; not at all when the user stays.
   void afterSaving(const std::function<void()>& then);
   void exportTo(const QString& path);

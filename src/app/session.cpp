@@ -38,11 +38,25 @@ Session::~Session() {
   pool_.waitForDone();
 }
 
-void Session::aside(std::function<std::function<void()>()> work, int priority) {
+void Session::aside(std::function<std::function<void()>()> work, int priority, std::function<void()> failed) {
   ++working_;
   pool_.start(
-      [this, work = std::move(work)] {
-        auto finish = work();
+      [this, work = std::move(work), failed = std::move(failed)] {
+        // The boundary: whatever goes wrong in there is told, and the program and its autosave live on.
+        std::function<void()> finish;
+        auto fault = [&](const QString& what) {
+          finish = [this, failed, what] {
+            if (failed) failed();
+            emit said(tr("That could not be worked out: %1. Nothing was changed.").arg(what), true);
+          };
+        };
+        try {
+          finish = work();
+        } catch (const std::bad_alloc&) {
+          fault(tr("there is not enough memory"));
+        } catch (const std::exception& e) {
+          fault(QString::fromUtf8(e.what()));
+        }
         // The destructor waits for the pool, so `this` is alive here; the queued call is dropped with the session.
         QMetaObject::invokeMethod(
             this,
@@ -84,17 +98,114 @@ void Session::commit(Project next, const QString& label, const std::string& merg
   if (history_.commit(std::move(next), label.toStdString(), merge_key)) touch();
 }
 
+void Session::edit(Change change, const QString& label, const std::string& merge_key) {
+  if (edits_.empty()) {
+    if (auto next = change(history_.before(merge_key), Effort::at_once))
+      return commit(std::move(*next), label, merge_key);
+  }
+  // Of edits that replace each other only the last is worth waiting for; the one that runs is let finish, to be seen.
+  if (!merge_key.empty() && edits_.size() > (edit_runs_ ? 1u : 0u) && edits_.back().merge_key == merge_key)
+    edits_.pop_back();
+  edits_.push_back({std::move(change), label, merge_key});
+  runEdits();
+}
+
+void Session::editDrawn(std::function<Project(const Project&, const Drawing&)> change, const QString& label,
+                        const std::string& merge_key) {
+  edit(
+      [change = std::move(change), cache = cache_](const Project& from, Effort effort) -> std::optional<Project> {
+        const Drawing drawing = evaluate(from, *cache, effort);
+        if (std::any_of(drawing.pieces.begin(), drawing.pieces.end(), [](const auto& p) { return p->stale; }))
+          return std::nullopt;
+        return change(from, drawing);
+      },
+      label, merge_key);
+}
+
+void Session::size(const std::vector<int>& pieces, const Sizing& sizing, const std::string& merge_key) {
+  edit([pieces, sizing, cache = sizing_cache_](
+           const Project& from, Effort effort) { return size_pieces(from, pieces, sizing, *cache, effort); },
+       tr("Resize"), merge_key);
+}
+
+void Session::setScalesSteps(bool on) {
+  if (std::exchange(scales_steps_, on) != on) emit selectionChanged();
+}
+
+void Session::runEdits() {
+  if (edit_runs_ || edits_.empty()) return;
+  edit_runs_ = true;
+  const Edit edit = edits_.front();
+  aside(
+      [this, edit, from = history_.before(edit.merge_key), cache = cache_, epoch = edit_epoch_] {
+        auto next = std::make_shared<std::optional<Project>>(edit.change(from, Effort::whole));
+        if (*next) (void)evaluate(**next, *cache);  // so that it shows as soon as it is committed
+        return [this, edit, from, next, epoch] {
+          edit_runs_ = false;
+          if (epoch != edit_epoch_) return runEdits();                         // given up, or another project
+          if (!(from == history_.before(edit.merge_key))) return runEdits();  // edited meanwhile: on that, then
+          finishEdit();
+          if (*next) commit(std::move(**next), edit.label, edit.merge_key);
+          if (edits_.empty() && std::exchange(seal_after_, false)) history_.seal();
+          if (edits_.empty()) emit selectionChanged();  // frames and fields say what is now
+          runEdits();
+        };
+      },
+      1,
+      [this] {
+        edit_runs_ = false;
+        finishEdit();
+        runEdits();
+      });
+}
+
+/// The edit in front is done with.
+void Session::finishEdit() {
+  if (!edits_.empty()) edits_.pop_front();
+  if (!edits_.empty()) return;
+  // After the commit that follows.
+  QMetaObject::invokeMethod(
+      this,
+      [this] {
+        if (editing()) return;
+        for (const auto& then : std::exchange(after_edits_, {})) then();
+      },
+      Qt::QueuedConnection);
+}
+
+void Session::seal() {
+  if (editing()) {
+    seal_after_ = true;  // what is under way belongs to what is being sealed
+  } else {
+    history_.seal();
+  }
+}
+
+void Session::whenEdited(std::function<void()> then) {
+  if (!editing()) return then();
+  after_edits_.push_back(std::move(then));
+}
+
 QString Session::undoLabel() const { return canUndo() ? qs(history_.undo_label()) : QString(); }
 QString Session::redoLabel() const { return canRedo() ? qs(history_.redo_label()) : QString(); }
 
 void Session::undo() {
+  // What is still being worked out goes first; alone, where nothing of it is to be seen yet.
+  if (editing()) {
+    const bool seen = &history_.before(edits_.front().merge_key) != &history_.now();
+    ++edit_epoch_;
+    edits_.resize(1);
+    finishEdit();
+    emit selectionChanged();
+    if (!seen) return;
+  }
   if (!canUndo()) return;
   history_.undo();
   touch();
 }
 
 void Session::redo() {
-  if (!canRedo()) return;
+  if (!canRedo() || editing()) return;
   history_.redo();
   touch();
 }
@@ -146,7 +257,7 @@ void Session::deriveAside() {
             deriveAside();
           };
         },
-        1);
+        1, [this] { deriving_ = derive_again_ = false; });
     return;
   }
   aside(
@@ -162,7 +273,7 @@ void Session::deriveAside() {
           emit derivedChanged();
         };
       },
-      1);
+      1, [this] { deriving_ = derive_again_ = false; });
 }
 
 void Session::whenDerived(std::function<void()> then) {
@@ -173,7 +284,11 @@ void Session::whenDerived(std::function<void()> then) {
 }
 
 void Session::replace(Project project, const QString& path, bool saved) {
-  removeAutosave();
+  autosave_.discard();  // whoever called has asked whether the work in it may go
+  ++edit_epoch_;
+  edits_.clear();
+  after_edits_.clear();
+  seal_after_ = false;
   if (saved) {
     saved_ = project;
   } else {
@@ -191,41 +306,66 @@ void Session::replace(Project project, const QString& path, bool saved) {
   emit opened();
 }
 
-void Session::newProject() { replace(fresh_project(), {}, true); }
+void Session::newProject() {
+  on_disk_.reset();
+  replace(fresh_project(), {}, true);
+}
 
-void Session::open(const QString& path) {
+void Session::open(const QString& path, Guard guard, std::function<void(bool)> then) {
   const int epoch = reading_epoch_;
   ++reading_;
   emit readingChanged(tr("Opening %1").arg(QFileInfo(path).fileName()));
-  aside([this, path, epoch, cache = cache_] {
-    auto read = std::make_shared<Result<Project>>(load_project(path.toStdString()));
-    if (*read) (void)evaluate(**read, *cache);
-    return [this, read, path, epoch] {
-      --reading_;
-      emit readingChanged({});
-      if (epoch != reading_epoch_) return;
-      if (*read) {
-        replace(std::move(**read), QFileInfo(path).absoluteFilePath(), true);
-      } else {
-        emit said(qs(read->error().line()), true);
-      }
-    };
-  });
+  auto fault = [this, then] {
+    --reading_;
+    emit readingChanged({});
+    if (then) then(false);
+  };
+  aside(
+      [this, path, epoch, guard, then, before = project(), cache = cache_] {
+        auto bytes = read_file(path.toStdString());
+        auto read = std::make_shared<Result<Project>>(bytes ? project_from_json(*bytes, path.toStdString())
+                                                            : tl::unexpected<Error>(bytes.error()));
+        if (*read) (void)evaluate(**read, *cache);
+        auto contents = std::make_shared<const std::string>(bytes ? std::move(*bytes) : std::string());
+        return [this, read, contents, path, epoch, guard, then, before] {
+          --reading_;
+          emit readingChanged({});
+          if (epoch != reading_epoch_) return;
+          if (!*read) {
+            emit said(qs(read->error().line()), true);
+            if (then) then(false);
+            return;
+          }
+          auto put = [this, read, contents, path, then] {
+            on_disk_ = contents;
+            replace(std::move(**read), QFileInfo(path).absoluteFilePath(), true);
+            if (then) then(true);
+          };
+          // What was done while it was being read is not thrown away unasked.
+          if (guard && modified() && !(before == project())) return guard(put);
+          put();
+        };
+      },
+      0, fault);
 }
 
-void Session::recover(const QString& autosave, const QString& path) {
-  auto read = load_project(autosave.toStdString());
+bool Session::recover(const QString& left, const QString& path) {
+  auto read = load_project(left.toStdString());
   if (!read) {
-    emit said(qs(read.error().line()), true);
-    return;
+    emit said(tr("%1 It is kept as %2.").arg(qs(read.error().line()), left), true);
+    return false;
   }
-  // Keep the autosave until there is another one or a save.
-  path_ = path;
-  history_ = History(std::move(*read));
-  saved_.reset();
-  selection_.clear();
-  touch();
-  emit opened();
+  // What it was made from is there to compare with, should it be saved over that.
+  if (!path.isEmpty()) {
+    auto bytes = read_file(path.toStdString());
+    on_disk_ = bytes ? std::make_shared<const std::string>(std::move(*bytes)) : nullptr;
+  } else {
+    on_disk_.reset();
+  }
+  replace(std::move(*read), path, false);
+  autosave_.supersede(left);  // goes once the work stands in a file of our own
+  autosaveAside();
+  return true;
 }
 
 void Session::bringIn(const QStringList& files) {
@@ -290,62 +430,102 @@ void Session::cancelReading() {
   emit readingChanged({});
 }
 
-void Session::save(const QString& path, std::function<void(bool)> then) {
+void Session::save(const QString& path, std::function<void(bool)> then, bool over) {
+  if (saving_ || editing()) {
+    // In the order asked for, and with the value of the moment they are written.
+    const auto again = [this, path, then = std::move(then), over] { save(path, then, over); };
+    if (saving_) {
+      saves_.push_back(again);
+    } else {
+      whenEdited(again);
+    }
+    return;
+  }
   Project now = project();
   if (path_.isEmpty() && now.name == fresh_project().name) now.name = QFileInfo(path).completeBaseName().toStdString();
   if (!(now == project())) commit(now, tr("Name the project"));
-  aside([this, now = project(), path, then = std::move(then)] {
-    auto done = std::make_shared<Result<void>>(save_project(now, path.toStdString()));
-    return [this, done, now, path, then] {
-      if (*done) {
-        removeAutosave();
-        path_ = QFileInfo(path).absoluteFilePath();
-        saved_ = now;
-        autosaved_ = !modified();
-        if (autosaved_) autosave_timer_.stop();
-        emit fileChanged();
-        emit said(tr("Saved %1").arg(QFileInfo(path).fileName()), false);
-      } else {
-        emit said(qs(done->error().line()), true);
-      }
-      if (then) then(done->has_value());
-    };
-  });
+  saving_ = true;
+  const QString whole = QFileInfo(path).absoluteFilePath();
+  auto next = [this] {
+    saving_ = false;
+    if (saves_.empty()) return;
+    const auto save = std::move(saves_.front());
+    saves_.pop_front();
+    save();
+  };
+  aside(
+      [this, now = project(), whole, then, next, known = over || whole != path_ ? nullptr : on_disk_] {
+        const std::string file = whole.toStdString();
+        if (known && QFileInfo::exists(whole)) {
+          const auto there = read_file(file);
+          if (there && *there != *known) {
+            return std::function<void()>([this, whole, then, next] {
+              next();
+              emit changedOutside(whole, then);
+            });
+          }
+        }
+        auto bytes = std::make_shared<const std::string>(to_json(now));
+        auto done = std::make_shared<Result<void>>(write_file(file, *bytes));
+        return std::function<void()>([this, done, now, bytes, whole, then, next] {
+          if (*done) {
+            path_ = whole;
+            saved_ = now;
+            on_disk_ = bytes;
+            // Only a save of this very value makes the autosave needless.
+            if (!modified()) {
+              autosave_timer_.stop();
+              autosave_.discard();
+              autosaved_ = true;
+            } else {
+              autosaved_ = false;
+              autosave_timer_.start();
+            }
+            emit fileChanged();
+            emit said(tr("Saved %1").arg(QFileInfo(whole).fileName()), false);
+          } else {
+            emit said(qs(done->error().line()), true);
+          }
+          next();
+          if (then) then(done->has_value());
+        });
+      },
+      0,
+      [then, next] {
+        next();
+        if (then) then(false);
+      });
 }
-
-QString Session::autosavePath() const {
-  if (!path_.isEmpty()) return qs(autosave_path(path_.toStdString()));
-  return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) +
-         QStringLiteral("/untitled.dotlane.autosave");
-}
-
-void Session::removeAutosave() { QFile::remove(autosavePath()); }
 
 void Session::autosaveAside() {
   if (!modified()) {
     autosaved_ = true;
-    removeAutosave();
+    autosave_.discard();
     return;
   }
-  const QString path = autosavePath();
+  if (autosaving_) return autosave_timer_.start();  // one after the other, or the older could land last
+  autosaving_ = true;
+  const QString path = autosave_.take(Autosave::base(path_));
   aside([this, now = project(), path] {
-    QDir().mkpath(QFileInfo(path).path());
     auto done = std::make_shared<Result<void>>(write_file(path.toStdString(), to_json(now)));
     return [this, done, now, path] {
+      autosaving_ = false;
       if (!*done) emit said(tr("Unsaved work could not be kept aside: %1").arg(qs(done->error().line())), true);
-      if (path != autosavePath() || !modified()) {
+      if (path != autosave_.path()) {
         QFile::remove(path);  // saved or opened elsewhere in the meantime
         return;
       }
+      if (*done) autosave_.written();
       autosaved_ = *done && now == project();
     };
-  });
+  },
+        0, [this] { autosaving_ = false; });
 }
 
 void Session::settle() {
   do {
     QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
-  } while (working_ > 0);
+  } while (working_ > 0 || editing() || !after_edits_.empty() || !saves_.empty());
   QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
 }
 

@@ -4,11 +4,15 @@
 #include <QObject>
 #include <QThreadPool>
 #include <QTimer>
+#include <deque>
 #include <functional>
 #include <memory>
+#include <optional>
 
+#include "app/autosave.hpp"
 #include "core/project/history.hpp"
 #include "core/road.hpp"
+#include "core/shape/sizing.hpp"
 
 namespace dotlane {
 
@@ -30,8 +34,24 @@ class Session : public QObject {
   [[nodiscard]] bool stale() const;
 
   void commit(Project next, const QString& label, const std::string& merge_key = {});
+  /// An edit that depends on where things lie; nothing when it would take long and Effort::at_once is asked for.
+  using Change = std::function<std::optional<Project>(const Project&, Effort)>;
+  /// Carries it out on the project as it is, at once where that is quick, else aside; edits wait for those asked for
+  /// before them. With a merge key it replaces what came of earlier ones with that key, done from the project as it was
+  /// before those, and one that still waits. So a drag ends where the last of its edits says, whatever each took.
+  void edit(Change change, const QString& label, const std::string& merge_key = {});
+  /// The same with the drawing of the very project that is edited, never an older one.
+  void editDrawn(std::function<Project(const Project&, const Drawing&)> change, const QString& label,
+                 const std::string& merge_key = {});
+  /// Whether an edit is being worked out aside.
+  [[nodiscard]] bool editing() const { return !edits_.empty(); }
+  /// Sizes the pieces as one.
+  void size(const std::vector<int>& pieces, const Sizing& sizing, const std::string& merge_key);
+  /// Whether lengths typed in recipes grow along when pieces are sized.
+  [[nodiscard]] bool scalesSteps() const { return scales_steps_; }
+  void setScalesSteps(bool on);
   /// Ends the merging of commits with the same key, as at the start of a drag.
-  void seal() { history_.seal(); }
+  void seal();
   [[nodiscard]] bool canUndo() const { return history_.can_undo(); }
   [[nodiscard]] bool canRedo() const { return history_.can_redo(); }
   [[nodiscard]] QString undoLabel() const;
@@ -49,25 +69,36 @@ class Session : public QObject {
   [[nodiscard]] QString path() const { return path_; }
   [[nodiscard]] bool modified() const { return !saved_ || !(project() == *saved_); }
   void newProject();
-  void open(const QString& path);
-  /// Takes up unsaved work from an autosave; the project stays modified.
-  void recover(const QString& autosave, const QString& path);
+  /// Reads a project aside and puts it in the place of this one. When this one was changed meanwhile, `guard` decides:
+  /// it calls what it is given, or does not. `then` hears the error, if there was one.
+  using Guard = std::function<void(std::function<void()>)>;
+  void open(const QString& path, Guard guard = {}, std::function<void(bool)> then = {});
+  /// Takes up unsaved work that an ended program left; the project stays modified. The file is kept until the work
+  /// stands in an autosave of our own. False when it cannot be read, which is said.
+  bool recover(const QString& left, const QString& path);
   void bringIn(const QStringList& files);
-  /// Saves aside; `then` hears whether it worked.
-  void save(const QString& path, std::function<void(bool)> then = {});
+  /// Saves aside, once edits under way are there; saves follow one another. A file that was changed since it was read or
+  /// written here is left alone, with changedOutside(), unless `over` says to write over it. `then` hears whether it
+  /// worked.
+  void save(const QString& path, std::function<void(bool)> then = {}, bool over = false);
   void cancelReading();
   [[nodiscard]] bool reading() const { return reading_ > 0; }
 
   /// Where unsaved work goes now, and whether the last of it has been written.
-  [[nodiscard]] QString autosavePath() const;
+  [[nodiscard]] QString autosavePath() const { return autosave_.path(); }
   [[nodiscard]] bool autosaved() const { return autosaved_; }
-  void removeAutosave();
+  /// Nobody wants the unsaved work any more.
+  void dropAutosave() { autosave_.discard(); }
 
   /// Runs `work` off the interface thread, then what it returns on it.
-  /// What shows on the bench comes before what is only asked for (priority 1 before 0).
-  void aside(std::function<std::function<void()>()> work, int priority = 0);
+  /// What shows on the bench comes before what is only asked for (priority 1 before 0). Where the work fails, that is
+  /// said and `failed` runs in the place of what it would have returned.
+  void aside(std::function<std::function<void()>()> work, int priority = 0, std::function<void()> failed = {});
   /// Calls `then` once plan and findings have caught up with the project: at once when they have.
   void whenDerived(std::function<void()> then);
+
+  /// Calls `then` once no edit is being worked out: at once when none is.
+  void whenEdited(std::function<void()> then);
 
   /// Runs the event loop until nothing is under way. For tests and pictures.
   void settle();
@@ -80,12 +111,16 @@ class Session : public QObject {
   void opened();       ///< another project is here; views should fit it
   void broughtIn(int piece);
   void said(const QString& message, bool problem);
+  void pickingAsked();  ///< contours are to be clicked on the bench
+  void changedOutside(const QString& path, const std::function<void(bool)>& then);
   void readingChanged(const QString& what);  ///< empty when done
 
  private:
   void replace(Project project, const QString& path, bool saved);
   void touch();
   void dropLostSelection();
+  void runEdits();
+  void finishEdit();
   void deriveAside();
   /// Reads and traces a picture aside; what it returns adds it to the project.
   std::function<void()> tracePicture(const std::string& name, const Project& before, int epoch);
@@ -105,7 +140,26 @@ class Session : public QObject {
   std::vector<LineRef> selection_;
   QThreadPool pool_;
   QTimer autosave_timer_;
+  Autosave autosave_;
+  std::shared_ptr<const std::string> on_disk_;  ///< the file's contents as last read or written here
+
+  struct Edit {
+    Change change;
+    QString label;
+    std::string merge_key;
+  };
+  std::deque<Edit> edits_;
+  bool edit_runs_ = false, seal_after_ = false;
+  int edit_epoch_ = 0;
+  std::vector<std::function<void()>> after_edits_;
+  std::shared_ptr<DrawingCache> sizing_cache_ = std::make_shared<DrawingCache>();
+  bool scales_steps_ = false;
+
+  bool saving_ = false;
+  std::deque<std::function<void()>> saves_;
+
   int working_ = 0, reading_ = 0, reading_epoch_ = 0;
+  bool autosaving_ = false;
   bool deriving_ = false, derive_again_ = false, autosaved_ = true;
 };
 

@@ -13,9 +13,9 @@ namespace dotlane {
 namespace {
 
 /// Two strokes: the leader, then a letter of the label, or the next free one.
-class Strokes {
+class KeyStrokes {
  public:
-  explicit Strokes(Qt::Key leader) : leader_(leader) {}
+  explicit KeyStrokes(Qt::Key leader) : leader_(leader) {}
   QKeySequence next(const QString& label) {
     QString letters = label.toUpper() + QStringLiteral("ABCDEFGHIJKLMNOPQRSTUVWXYZ");
     for (const QChar c : letters) {
@@ -66,7 +66,7 @@ ShapeActions::ShapeActions(Session& session, Actions& actions, Notice& notice, Q
 }
 
 void ShapeActions::addShapeActions() {
-  Strokes strokes(Qt::Key_N);
+  KeyStrokes strokes(Qt::Key_N);
   for (const auto& kind : shape_kinds()) {
     // These come about in other ways.
     if (kind.kind == "picture" || kind.kind == "pieces" || kind.kind == "lettering") continue;
@@ -84,7 +84,7 @@ void ShapeActions::addShapeActions() {
 }
 
 void ShapeActions::addStepActions() {
-  Strokes strokes(Qt::Key_S);
+  KeyStrokes strokes(Qt::Key_S);
   for (const auto& kind : step_kinds()) {
     if (kind.kind == "leave-out") continue;  // made by removing lines
     const QString label = qs(kind.label);
@@ -100,9 +100,11 @@ void ShapeActions::addStepActions() {
                  emit stepAdded(2);
                });
   actions_.add("freeze", tr("Freeze the recipe into plain lines"), Qt::CTRL | Qt::SHIFT | Qt::Key_F, [this] {
-    Project next = session_.project();
-    for (const int id : selected()) next = freeze(std::move(next), session_.drawing(), id);
-    session_.commit(std::move(next), tr("Freeze the recipe"));
+    session_.editDrawn([ids = selected()](Project next, const Drawing& drawing) {
+      for (const int id : ids) next = freeze(std::move(next), drawing, id);
+      return next;
+    },
+                       tr("Freeze the recipe"));
   });
   for (const auto& [kind, text, key] :
        {std::tuple{"join", tr("Join the pieces into one shape"), Qt::CTRL | Qt::SHIFT | Qt::Key_J},
@@ -195,16 +197,20 @@ void ShapeActions::addArrangeActions() {
       {"align-bottom", tr("Align bottom edges"), Qt::ALT | Qt::SHIFT | Qt::Key_Down, Align::bottom}};
   for (const auto& e : entries) {
     actions_.add(QString::fromLatin1(e.id), e.text, e.key, [this, how = e.how, text = e.text] {
-      session_.commit(align_pieces(session_.project(), session_.drawing(), selected(), how), text);
+      session_.editDrawn(
+          [ids = selected(), how](const Project& p, const Drawing& d) { return align_pieces(p, d, ids, how); }, text);
     });
   }
-  actions_.add("distribute-across", tr("Even gaps across"), Qt::ALT | Qt::SHIFT | Qt::Key_A, [this] {
-    session_.commit(distribute_pieces(session_.project(), session_.drawing(), selected(), true),
-                    tr("Even gaps across"));
-  });
-  actions_.add("distribute-down", tr("Even gaps down"), Qt::ALT | Qt::SHIFT | Qt::Key_D, [this] {
-    session_.commit(distribute_pieces(session_.project(), session_.drawing(), selected(), false), tr("Even gaps down"));
-  });
+  for (const bool across : {true, false}) {
+    const QString text = across ? tr("Even gaps across") : tr("Even gaps down");
+    actions_.add(across ? "distribute-across" : "distribute-down", text,
+                 Qt::ALT | Qt::SHIFT | (across ? Qt::Key_A : Qt::Key_D), [this, across, text] {
+                   session_.editDrawn([ids = selected(), across](const Project& p, const Drawing& d) {
+                     return distribute_pieces(p, d, ids, across);
+                   },
+                                      text);
+                 });
+  }
   actions_.add("group", tr("Group the pieces"), Qt::CTRL | Qt::Key_G, [this] {
     session_.commit(group_pieces(session_.project(), selected(), tr("Group").toStdString()), tr("Group"));
   });
@@ -222,12 +228,12 @@ void ShapeActions::addArrangeActions() {
     session_.select(std::move(copies));
   });
   actions_.add("colors-to-stock", tr("Split by colour onto matching stock"), Qt::CTRL | Qt::ALT | Qt::Key_C, [this] {
-    Project next = session_.project();
-    for (const int id : selected()) {
+    session_.editDrawn([ids = selected()](Project next, const Drawing& drawing) {
       // A recipe's colours are its result's: it is frozen first.
-      next = colors_to_stock(freeze(std::move(next), session_.drawing(), id), id);
-    }
-    session_.commit(std::move(next), tr("Colours to stock"));
+      for (const int id : ids) next = colors_to_stock(freeze(std::move(next), drawing, id), id);
+      return next;
+    },
+                       tr("Colours to stock"));
   });
   actions_.add("unite-colors", tr("Unite near-equal colours"), Qt::CTRL | Qt::ALT | Qt::Key_U, [this] {
     const auto pairs = near_colors(session_.project());
@@ -263,7 +269,10 @@ void ShapeActions::remove() {
     return;
   }
   auto finish = [this, whole](bool freeze_users) {
-    session_.commit(remove_with_users(session_.project(), session_.drawing(), whole, freeze_users), tr("Remove"));
+    session_.editDrawn([whole, freeze_users](const Project& p, const Drawing& d) {
+      return remove_with_users(p, d, whole, freeze_users);
+    },
+                       tr("Remove"));
   };
   if (users.empty()) return finish(false);
   const Piece* user = find_piece(session_.project(), users.front());

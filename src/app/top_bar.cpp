@@ -12,9 +12,9 @@ namespace dotlane {
 namespace {
 
 /// Three dots in a lane: the mark of the program.
-class Mark : public QWidget {
+class Emblem : public QWidget {
  public:
-  explicit Mark(QWidget* parent) : QWidget(parent) { setFixedSize(28, 20); }
+  explicit Emblem(QWidget* parent) : QWidget(parent) { setFixedSize(28, 20); }
 
  protected:
   void paintEvent(QPaintEvent*) override {
@@ -166,7 +166,7 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
   auto* row = new QHBoxLayout(this);
   row->setContentsMargins(14, 0, 14, 1);
   row->setSpacing(6);
-  row->addWidget(new Mark(this));
+  row->addWidget(new Emblem(this));
   project_ = new QPushButton(this);
   project_->setObjectName(QStringLiteral("projectMenu"));
   set_kind(project_, "project");

@@ -2,15 +2,10 @@
 
 #include <algorithm>
 
+#include "cli/input.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane::cli {
-namespace {
-
-[[noreturn]] void refuse(std::string message) { throw Stop{{ErrorKind::bad_request, std::move(message), ""}}; }
-
-}  // namespace
-
 bool Options::flag(const std::string& name) {
   const auto at = std::find(words_.begin(), words_.end(), name);
   if (at == words_.end()) return false;

@@ -2,11 +2,12 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace dotlane {
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 double radians(double degrees) { return degrees * kPi / 180; }
 
 double linear(std::uint8_t v) {

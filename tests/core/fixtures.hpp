@@ -9,6 +9,7 @@
 #include "core/project/presets.hpp"
 #include "core/road.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "core/shape/sizing.hpp"
 
 namespace dotlane::test {
 
@@ -35,6 +36,13 @@ inline Drawing drawn(const Project& project) {
 /// The tight bounds of a piece, recipe and all, on the mat.
 inline Box bounds_of_piece(const Project& project, int piece) {
   return bounds_on_mat(*find_drawn(drawn(project), piece));
+}
+
+/// The piece sized as a person would, by itself.
+inline Project sized(const Project& project, int piece, std::optional<double> width, std::optional<double> height,
+                     Vec anchor = {0, 0}) {
+  DrawingCache cache;
+  return *size_pieces(project, {piece}, {width, height, anchor}, cache);
 }
 
 inline const Finding* finding(const Derived& d, const std::string& code) {

@@ -109,7 +109,7 @@ TEST_CASE("art in the border and past its sheet is told apart from art off the m
 
 TEST_CASE("what is larger than the mat says so instead of offering to move it") {
   Project p = project_of(R"(<rect x="20" y="20" width="40" height="40"/>)");
-  p = resize_piece(p, drawn(p), 1, 320.0, std::nullopt);
+  p = sized(p, 1, 320.0, std::nullopt);
   const Derived d = derived(p);
   const Finding* off = finding(d, "off-mat");
   REQUIRE(off);

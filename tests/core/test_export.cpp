@@ -116,7 +116,7 @@ TEST_CASE("selecting a sheet keeps the pauses that its tools need") {
 TEST_CASE("turning the whole drawing turns the plan and changes no length or time of marking") {
   const Project p = four_inks();
   const Plan straight = derived(p).plan;
-  const Plan turned = derived(turn_piece(p, drawn(p), 1, 33)).plan;
+  const Plan turned = derived(turn_pieces(p, drawn(p), {1}, 33)).plan;
   REQUIRE(straight.passes.size() == turned.passes.size());
   for (std::size_t i = 0; i < straight.passes.size(); ++i) {
     CHECK(turned.passes[i].tool == straight.passes[i].tool);
@@ -157,7 +157,7 @@ TEST_CASE("layers shift within bounds and late edits do no harm") {
   p = shift_layer(p, 2, 9);
   CHECK(p.pieces[1]->id == 2);
   CHECK(shift_layer(p, 77, 1) == p);
-  CHECK(resize_piece(p, drawn(p), 77, 5, {}) == p);
+  CHECK(sized(p, 77, 5, {}) == p);
   CHECK(assign_role(p, {{77, "x"}, {1, "nope"}}, Role::cut).pieces[0]->lines == p.pieces[0]->lines);
   CHECK(set_stock(p, 1, "moonstone") == p);
   CHECK(remove_pieces(p, {1, 2}).pieces.empty());

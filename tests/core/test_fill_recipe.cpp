@@ -71,7 +71,7 @@ TEST_CASE("a fill adds strokes of the right role and tool, keeps or drops the ou
   const double before = length_of(*strokes->path);
   CHECK(before == Approx(3.14159265 * 19.6 * 19.6 / 0.5).epsilon(0.06));
   // Twice as large: four times the length, at the same spacing.
-  const Project larger = resize_piece(p, d, 1, 80.0, std::nullopt);
+  const Project larger = sized(p, 1, 80.0, std::nullopt);
   d = drawn(larger);
   CHECK(length_of(*strokes_in(d)->path) == Approx(before * 4).epsilon(0.05));
   // What is filled leaves no mark on what the piece is cut to.
@@ -221,7 +221,7 @@ TEST_CASE("the angle counts on the piece or on the mat") {
   Project p = project_of(R"(<rect id="a" x="40" y="40" width="60" height="60"/>)");
   for (const char* from : {"piece", "mat"}) {
     Project q = with_fill(p, {{"angle", 0.0}, {"angle-from", Text(from)}, {"spacing", 5.0}});
-    q = turn_piece(q, drawn(q), 1, 30);
+    q = turn_pieces(q, drawn(q), {1}, 30);
     const Drawing d = drawn(q);
     const auto& contour = strokes_in(d)->path->contours.at(3);
     const Vec a = d.pieces[0]->to_mat(contour.start), b = d.pieces[0]->to_mat(contour.segments.back().end);

@@ -177,14 +177,14 @@ TEST_CASE("a size typed anew keeps the look: spacing and moves grow along") {
   CHECK(after.width() == Approx(2 * before.width()).epsilon(1e-6));
   CHECK(Reading(*find_kind(shape_kinds(), "lettering"), find_piece(p, id)->source.values).number("tracking") == 2.0);
   // Sized by hand: the number follows, the corner stays.
-  const Project sized = resize_piece(p, drawn(p), id, 100, std::nullopt);
-  const Box now = bounds_of_piece(sized, id);
+  const Project larger = sized(p, id, 100, std::nullopt);
+  const Box now = bounds_of_piece(larger, id);
   CHECK(now.width() == Approx(100).margin(0.003));
   CHECK(now.x0 == Approx(after.x0).margin(0.003));
   CHECK(now.y0 == Approx(after.y0).margin(0.003));
-  CHECK(find_piece(sized, id)->placement.a == 1);
+  CHECK(find_piece(larger, id)->placement.a == 1);
   // Out and in again, it is the same project.
-  CHECK(*project_from_json(to_json(sized), "again") == sized);
+  CHECK(*project_from_json(to_json(larger), "again") == larger);
 }
 
 TEST_CASE("what a typeface does not have is named, not drawn as a box") {

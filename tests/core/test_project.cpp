@@ -128,12 +128,12 @@ TEST_CASE("history: labels, merged drags, no empty entries, redo ends with a new
 TEST_CASE("resizing keeps the anchor and the proportions that are locked") {
   Project p = four_inks();
   const Box before = bounds_of_piece(p, p.pieces[0]->id);
-  p = resize_piece(p, drawn(p), 1, 50.0, std::nullopt);
+  p = sized(p, 1, 50.0, std::nullopt);
   Box box = bounds_of_piece(p, p.pieces[0]->id);
   CHECK(box.width() == Approx(50));
   CHECK(box.height() == Approx(before.height() / 2));
   CHECK(box.x0 == Approx(before.x0));
-  p = resize_piece(set_aspect_lock(p, 1, false), drawn(p), 1, std::nullopt, 10.0, {1, 1});
+  p = sized(set_aspect_lock(p, 1, false), 1, std::nullopt, 10.0, {1, 1});
   const Box low = bounds_of_piece(p, p.pieces[0]->id);
   CHECK(low.width() == Approx(50));
   CHECK(low.height() == Approx(10));

@@ -66,13 +66,13 @@ TEST_CASE("an offset has the width it was asked for, at any size of the source")
   Project p = with_step(project_of(R"(<rect id="card" x="20" y="20" width="60" height="40"/>)"), 1, "offset",
                         {{"by", 3.0}, {"corners", std::string("mitre")}});
   CHECK(bounds_of_piece(p, 1).width() == Approx(66));
-  p = resize_piece(p, drawn(p), 1, 126.0, std::nullopt);
+  p = sized(p, 1, 126.0, std::nullopt);
   CHECK(bounds_of_piece(p, 1).width() == Approx(126).margin(0.001));
   // The margin is still 3 mm: the source is 120 x 80.
   CHECK(find_drawn(drawn(p), 1)->outcomes[0].bounds.width() == Approx(120).margin(0.001));
   CHECK(bounds_of_piece(p, 1).height() == Approx(86).margin(0.001));
   // Turning the piece turns the result and leaves the margin alone.
-  const Project turned = turn_piece(p, drawn(p), 1, 30);
+  const Project turned = turn_pieces(p, drawn(p), {1}, 30);
   CHECK(area_of_piece(turned, 1) == Approx(area_of_piece(p, 1)).epsilon(1e-6));
 }
 
@@ -219,7 +219,7 @@ TEST_CASE("roles of made lines are kept by what they come from") {
   CHECK(lines_of(d, 1)[1].role == Role::cut);
   // The role outlives a change of the step and of the source.
   p = *set_step_value(p, 1, 1, "by", 9.0);
-  p = resize_piece(p, drawn(p), 1, 50.0, std::nullopt);
+  p = sized(p, 1, 50.0, std::nullopt);
   d = drawn(p);
   CHECK(lines_of(d, 1)[0].role == Role::draw);
   CHECK(*project_from_json(to_json(p), "x") == p);
@@ -262,7 +262,7 @@ TEST_CASE("a chain of eight steps follows its source, and undo brings back the v
   History history(p);
   const std::string before = to_json(p);
   const Box box = bounds_of_piece(p, 1);
-  history.commit(resize_piece(p, drawn(p), 1, box.width() * 1.5, std::nullopt), "Resize");
+  history.commit(sized(p, 1, box.width() * 1.5, std::nullopt), "Resize");
   const Box after = bounds_of_piece(history.now(), 1);
   CHECK(after.width() == Approx(box.width() * 1.5).margin(0.01));
   CHECK(after.height() > box.height() * 1.2);
@@ -275,7 +275,7 @@ TEST_CASE("a chain of eight steps follows its source, and undo brings back the v
   for (int i = 0; i < 12; ++i) {
     q = move_pieces(q, {2}, {1.5, -0.5});
     q = *set_step_value(q, 1, 3, "by", 1.0 + i * 0.25);
-    if (i % 3 == 0) q = resize_piece(q, drawn(q), 2, 30.0 + i, std::nullopt);
+    if (i % 3 == 0) q = sized(q, 2, 30.0 + i, std::nullopt);
     if (i % 4 == 1) q = switch_step(q, 1, 2, i % 8 == 1);
     const Drawing seen = evaluate(q, warm), fresh = drawn(q);
     for (std::size_t k = 0; k < q.pieces.size(); ++k) {
@@ -493,7 +493,7 @@ TEST_CASE("placing steps do what they say") {
 }
 
 TEST_CASE("freezing makes the result the piece's own") {
-  const Project p = with_step(turn_piece(two_squares(), drawn(two_squares()), 1, 20), 1, "offset");
+  const Project p = with_step(turn_pieces(two_squares(), drawn(two_squares()), {1}, 20), 1, "offset");
   const Project frozen = freeze(p, drawn(p), 1);
   CHECK(find_piece(frozen, 1)->plain());
   CHECK(area_of_piece(frozen, 1) == Approx(area_of_piece(p, 1)).epsilon(1e-9));

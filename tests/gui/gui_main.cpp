@@ -7,6 +7,7 @@
 #include <catch2/catch.hpp>
 #include <csignal>
 
+#include "app/application.hpp"
 #include "app/main_window.hpp"
 #include "app/style.hpp"
 
@@ -35,7 +36,7 @@ int main(int argc, char** argv) {
     if (std::string_view(argv[i]).starts_with("--list")) return Catch::Session().run(argc, argv);
   }
   QStandardPaths::setTestModeEnabled(true);
-  QApplication app(argc, argv);
+  dotlane::Application app(argc, argv);
   QApplication::setApplicationName(QStringLiteral("dot-lane-tests"));
   QApplication::setOrganizationName(QStringLiteral("dot-lane-tests"));
   dotlane::use_theme(false);

@@ -167,7 +167,7 @@ TEST_CASE("the curve over the angles is clicked, the best angle and the widest s
 TEST_CASE("an angle that counts on the mat is proposed and clicked as one, and a finer pen changes the figures") {
   Filled o({{"width", 30.0}, {"height", 10.0}});
   Project p = *set_step_value(o.session().project(), o.id, 1, "angle-from", std::string("mat"));
-  p = turn_piece(std::move(p), o.session().drawing(), o.id, 30);
+  p = turn_pieces(std::move(p), o.session().drawing(), {o.id}, 30);
   o.session().commit(std::move(p), QString());
   FillPanel& panel = o.worked_out();
   wait_for([&] { return panel.curve().advice().curve.size() == 36; });

@@ -161,8 +161,7 @@ TEST_CASE("an outline behind follows the piece it is made of") {
   CHECK(behind.width() == Approx(tower.width() + 6).margin(0.01));
   o.session().commit(move_pieces(o.project(), {id_of(o, "Lighthouse")}, {12, 0}), QStringLiteral("Move"));
   CHECK(o.bounds("Lighthouse, behind").x0 == Approx(behind.x0 + 12));
-  o.session().commit(resize_piece(o.project(), o.session().drawing(), id_of(o, "Lighthouse"), 60.0, std::nullopt),
-                     QStringLiteral("Resize"));
+  o.session().size({id_of(o, "Lighthouse")}, {60.0, std::nullopt}, {});
   o.session().settle();
   CHECK(o.bounds("Lighthouse, behind").width() == Approx(66).margin(0.01));
   // It can lie elsewhere all the same, to be cut from another corner of the sheet.

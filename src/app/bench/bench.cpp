@@ -1,28 +1,22 @@
 #include "app/bench/bench.hpp"
 
 #include <QCoreApplication>
-#include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QLocale>
-#include <QMimeData>
 #include <QPainter>
 #include <QTimer>
-#include <QWheelEvent>
 
+#include "app/bench/handles.hpp"
 #include "app/bench/overlay.hpp"
 #include "app/bench/rulers.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
-#include "core/project/arrange.hpp"
-#include "core/project/edit.hpp"
-#include "core/shape/recipe_edit.hpp"
 #include "core/text_scan.hpp"
 #include "render/paint.hpp"
 
 namespace dotlane {
 namespace {
 
-constexpr double kReachPx = 6;  // how near a click must be to a line
 constexpr double kScreenPxPerMm = 96 / kMmPerInch;
 
 }  // namespace
@@ -77,12 +71,15 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent
   });
   connect(&session_, &Session::changed, this, &Bench::refresh);
   connect(&session_, &Session::changed, this, &Bench::updateLoads);
+  connect(&session_, &Session::changed, this, &Bench::dropWanted);
   connect(&session_, &Session::derivedChanged, this, [this] {
     if (!record_) marks_.clear();
     update();
   });
   connect(&session_, &Session::selectionChanged, this, [this] {
     pointed_.clear();
+    dropWanted();
+    if (picking_ && session_.selectedPieces().size() != 1) setPicking(false);
     for (const int id : session_.selectedPieces()) {
       const Piece* piece = find_piece(session_.project(), id);
       const Sheet* sheet = piece ? sheet_of(session_.project(), piece->stock) : nullptr;
@@ -122,7 +119,7 @@ void Bench::zoomToFit() {
 }
 
 void Bench::zoomToSelection() {
-  const Box box = selectionBounds();
+  const Box box = frame();
   if (box.empty()) return zoomToFit();
   setView(View::fitting(box, canvas(), 60));
   fitted_ = false;
@@ -246,25 +243,6 @@ void Bench::paintMarks(QPainter& p) {
   if (!all) QTimer::singleShot(0, this, qOverload<>(&QWidget::update));
 }
 
-Box Bench::selectionBounds() const { return bounds_of(session_.drawing(), session_.selection()); }
-
-std::vector<Bench::Handle> Bench::handles() const {
-  const auto pieces = session_.selectedPieces();
-  const auto& selection = session_.selection();
-  const bool whole = selection.size() == 1 && selection.front().line.empty() && pieces.size() == 1;
-  if (!whole || record_ || scrub_ >= 0 || typing_.active()) return {};
-  const QRectF r = view_.to_px(selectionBounds());
-  const QPointF c = r.center();
-  return {{{1, 1}, true, true, Qt::SizeFDiagCursor, r.topLeft()},
-          {{0.5, 1}, false, true, Qt::SizeVerCursor, {c.x(), r.top()}},
-          {{0, 1}, true, true, Qt::SizeBDiagCursor, r.topRight()},
-          {{0, 0.5}, true, false, Qt::SizeHorCursor, {r.right(), c.y()}},
-          {{0, 0}, true, true, Qt::SizeFDiagCursor, r.bottomRight()},
-          {{0.5, 0}, false, true, Qt::SizeVerCursor, {c.x(), r.bottom()}},
-          {{1, 0}, true, true, Qt::SizeBDiagCursor, r.bottomLeft()},
-          {{1, 0.5}, true, false, Qt::SizeHorCursor, {r.left(), c.y()}}};
-}
-
 void Bench::paintSelection(QPainter& p) {
   const Theme& t = theme();
   if (!pointed_.empty()) {
@@ -282,16 +260,16 @@ void Bench::paintSelection(QPainter& p) {
       glow.setAlpha(120);
       paint_highlight(p, view_, session_.drawing(), single, glow, 5);
     }
-    const Box bounds = selectionBounds();
+    const Box bounds = frame();
     if (!bounds.empty()) {
       p.setRenderHint(QPainter::Antialiasing);
       const QRectF r = view_.to_px(bounds);
       p.setBrush(Qt::NoBrush);
-      p.setPen(QPen(t.accent, 1.2));
+      p.setPen(QPen(t.accent, 1.2, wanted_ ? Qt::DashLine : Qt::SolidLine));  // dashed until the recipes are there
       p.drawRect(r);
-      p.setBrush(t.dark ? t.ground : QColor(Qt::white));
-      for (const auto& h : handles()) p.drawRect(QRectF(h.at.x() - 3.5, h.at.y() - 3.5, 7, 7));
+      if (hasHandles()) paint_handles(p, r, t);
       paint_size_pills(p, r, bounds, session_.project().unit, canvas());
+      if (drag_ == Drag::turn && moved_) paint_turn(p, last_, turned_, canvas());
     }
   }
   if (drag_ == Drag::band) {
@@ -312,7 +290,8 @@ void Bench::paintEvent(QPaintEvent*) {
   paintSelection(p);
   typing_.paint(p, view_);
   if (project.pieces.empty()) paint_empty_bench(p, canvas());
-  const Box shown = session_.selection().empty() ? Box{} : selectionBounds();
+  if (picking_) paint_hint(p, tr("Click a contour to leave it out, with Shift to keep it alone. Esc ends."), canvas());
+  const Box shown = session_.selection().empty() ? Box{} : frame();
   paint_rulers(p, QRectF(rect()), view_, project.unit, shown, theme());
   if (hasFocus() && ring_) {
     p.setRenderHint(QPainter::Antialiasing, false);
@@ -346,307 +325,6 @@ void Bench::focusInEvent(QFocusEvent* event) {
 void Bench::changeEvent(QEvent* event) {
   if (event->type() == QEvent::PaletteChange || event->type() == QEvent::StyleChange) marks_.clear(), refresh();
   QWidget::changeEvent(event);
-}
-
-// --- hands ---------------------------------------------------------------------------------------------------------
-
-std::optional<LineRef> Bench::hit(QPointF at) const {
-  Drawing shown;
-  for (const auto& piece : session_.drawing().pieces) {
-    const Sheet* sheet = sheet_of(session_.project(), piece->piece->stock);
-    if (stacked_ || !sheet || sheet->load == load_) shown.pieces.push_back(piece);
-  }
-  const Vec mm = view_.to_mm(at);
-  if (auto line = pick_line(shown, mm, kReachPx / view_.px_per_mm)) return line;
-  // Not on a line: the smallest piece around the place.
-  std::optional<LineRef> inside;
-  double smallest = std::numeric_limits<double>::infinity();
-  for (const auto& piece : shown.pieces) {
-    const double area = piece->bounds.width() * piece->bounds.height();
-    if (piece->bounds.contains(mm) && area < smallest) {
-      smallest = area;
-      inside = LineRef{piece->piece->id, ""};
-    }
-  }
-  return inside;
-}
-
-void Bench::clickAt(QPointF at, Qt::KeyboardModifiers keys) {
-  const auto found = hit(at);
-  auto selection = session_.selection();
-  if (!found) {
-    if (!(keys & Qt::ControlModifier)) session_.select({});
-    return;
-  }
-  if (keys & Qt::ControlModifier) {
-    const LineRef ref = *found;
-    const auto known = std::find(selection.begin(), selection.end(), ref);
-    if (known != selection.end()) {
-      selection.erase(known);
-    } else {
-      selection.push_back(ref);
-    }
-    session_.select(selection);
-  } else {
-    selectGroup(found->piece);
-  }
-}
-
-void Bench::selectGroup(int piece) {
-  std::vector<LineRef> all;
-  for (const int id : with_group(session_.project(), {piece})) all.push_back({id, ""});
-  session_.select(std::move(all));
-}
-
-void Bench::pickContour(QPointF at, bool keep) {
-  const auto pieces = session_.selectedPieces();
-  const auto found = hit(at);
-  if (record_ || !found || found->line.empty() || pieces != std::vector<int>{found->piece}) return;
-  session_.commit(pick_contour(session_.project(), session_.drawing(), found->piece, view_.to_mm(at), keep),
-                  keep ? tr("Keep a contour alone") : tr("Drop a contour"));
-}
-
-void Bench::mousePressEvent(QMouseEvent* event) {
-  press_ = last_ = event->position();
-  moved_ = false;
-  if (event->button() == Qt::MiddleButton || (event->button() == Qt::LeftButton && space_)) {
-    drag_ = Drag::pan;
-    setCursor(Qt::ClosedHandCursor);
-    return;
-  }
-  if (event->button() != Qt::LeftButton) return;
-  if (event->modifiers() & Qt::AltModifier) {
-    pickContour(press_, event->modifiers() & Qt::ShiftModifier);
-    return;
-  }
-  if (typing_.active()) {
-    if (typing_.press(view_.to_mm(press_), event->modifiers() & Qt::ShiftModifier)) {
-      drag_ = Drag::mark;
-      return;
-    }
-    typing_.end();
-  }
-  press_bounds_ = selectionBounds();
-  for (const auto& h : handles()) {
-    if (QRectF(h.at.x() - 6, h.at.y() - 6, 12, 12).contains(press_)) {
-      handle_ = h;
-      drag_ = Drag::size;
-      session_.seal();
-      ++drag_count_;
-      return;
-    }
-  }
-  if (event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier)) {
-    drag_ = Drag::band;
-    return;
-  }
-  const auto found = hit(press_);
-  if (!found) {
-    drag_ = Drag::band;
-    return;
-  }
-  const auto pieces = session_.selectedPieces();
-  if (std::find(pieces.begin(), pieces.end(), found->piece) == pieces.end()) selectGroup(found->piece);
-  drag_ = Drag::move;
-  session_.seal();
-  ++drag_count_;
-}
-
-void Bench::mouseMoveEvent(QMouseEvent* event) {
-  const QPointF at = event->position();
-  if (drag_ == Drag::none) {
-    Qt::CursorShape shape = Qt::ArrowCursor;
-    for (const auto& h : handles()) {
-      if (QRectF(h.at.x() - 6, h.at.y() - 6, 12, 12).contains(at)) shape = h.cursor;
-    }
-    if (cursor().shape() != shape) setCursor(shape);
-    return;
-  }
-  if (!moved_ && (at - press_).manhattanLength() < 4) return;
-  moved_ = true;
-  const Vec step{(at.x() - last_.x()) / view_.px_per_mm, (at.y() - last_.y()) / view_.px_per_mm};
-  switch (drag_) {
-    case Drag::pan:
-      view_.origin += at - last_;
-      fitted_ = false;
-      viewChanged();
-      break;
-    case Drag::move:
-      if (record_) break;
-      session_.commit(move_pieces(session_.project(), session_.selectedPieces(), step), tr("Move"),
-                      "move-" + std::to_string(drag_count_));
-      break;
-    case Drag::size: {
-      const auto pieces = session_.selectedPieces();
-      if (pieces.size() != 1) break;
-      const Vec to = view_.to_mm(at);
-      const Vec fixed{press_bounds_.x0 + handle_.anchor.x * press_bounds_.width(),
-                      press_bounds_.y0 + handle_.anchor.y * press_bounds_.height()};
-      std::optional<double> w, h;
-      if (handle_.across) w = std::max(0.5, std::abs(to.x - fixed.x));
-      if (handle_.along) h = std::max(0.5, std::abs(to.y - fixed.y));
-      const Piece* piece = find_piece(session_.project(), pieces.front());
-      if (piece && piece->aspect_locked && w && h) {
-        // The larger of the two pulls decides.
-        if (*w / std::max(press_bounds_.width(), 1e-9) > *h / std::max(press_bounds_.height(), 1e-9)) {
-          h.reset();
-        } else {
-          w.reset();
-        }
-      }
-      session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(), w, h, handle_.anchor),
-                      tr("Resize"), "size-" + std::to_string(drag_count_));
-      break;
-    }
-    case Drag::mark:
-      typing_.drag(view_.to_mm(at));
-      break;
-    case Drag::band:
-      band_ = QRectF(press_, at).normalized();
-      update();
-      break;
-    default:
-      break;
-  }
-  last_ = at;
-}
-
-void Bench::mouseReleaseEvent(QMouseEvent* event) {
-  const Drag drag = drag_;
-  drag_ = Drag::none;
-  if (drag == Drag::pan) {
-    setCursor(space_ ? Qt::OpenHandCursor : Qt::ArrowCursor);
-    return;
-  }
-  if (event->button() != Qt::LeftButton || drag == Drag::mark || drag == Drag::picked) return;
-  session_.seal();
-  if (drag == Drag::band && moved_) {
-    const Vec a = view_.to_mm(band_.topLeft()), b = view_.to_mm(band_.bottomRight());
-    auto lines = lines_inside(session_.drawing(), {a.x, a.y, b.x, b.y});
-    if (event->modifiers() & Qt::ControlModifier) {
-      const auto& old = session_.selection();
-      lines.insert(lines.end(), old.begin(), old.end());
-    }
-    session_.select(std::move(lines));
-    update();
-  } else if (!moved_) {
-    // A click on a piece that was selected already picks the single line under it.
-    const auto found = hit(press_);
-    const auto& selection = session_.selection();
-    const bool again = found && !found->line.empty() && drag == Drag::move && !press_bounds_.empty() &&
-                       selection.size() == 1 && selection.front() == LineRef{found->piece, ""} &&
-                       press_bounds_ == selectionBounds();
-    if (again && !(event->modifiers() & Qt::ControlModifier)) {
-      session_.select({*found});
-    } else {
-      clickAt(press_, event->modifiers());
-    }
-  }
-}
-
-void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
-  // Inside a group a double click means the single piece, on that piece the single line.
-  const auto found = hit(event->position());
-  const Piece* piece = found ? find_piece(session_.project(), found->piece) : nullptr;
-  if (piece && piece->source.kind == "lettering" && !record_ && scrub_ < 0) {
-    session_.select({{found->piece, ""}});
-    typing_.begin(found->piece, view_.to_mm(event->position()));
-    drag_ = Drag::mark;
-    return;
-  }
-  // The release that follows is no click of its own, or it would pick the whole again.
-  drag_ = Drag::picked;
-  if (found && session_.selectedPieces().size() > 1) {
-    session_.select({{found->piece, ""}});
-  } else if (found && !found->line.empty()) {
-    session_.select({*found});
-  }
-}
-
-void Bench::wheelEvent(QWheelEvent* event) {
-  const QPoint px = event->pixelDelta(), ticks = event->angleDelta();
-  if (!px.isNull() && !(event->modifiers() & Qt::ControlModifier)) {
-    view_.origin += px;
-    fitted_ = false;
-    viewChanged();
-  } else if (event->modifiers() & Qt::ShiftModifier) {
-    view_.origin += QPointF(ticks.y() + ticks.x(), 0) / 3;
-    fitted_ = false;
-    viewChanged();
-  } else {
-    zoomBy(std::pow(1.2, (ticks.y() != 0 ? ticks.y() : px.y() * 4) / 120.0), event->position());
-  }
-  event->accept();
-}
-
-void Bench::nudge(double dx, double dy) {
-  const auto pieces = session_.selectedPieces();
-  if (pieces.empty() || record_) return;
-  session_.commit(move_pieces(session_.project(), pieces, {dx, dy}), tr("Nudge"), "nudge");
-}
-
-bool Bench::event(QEvent* event) {
-  // While typing, keys that other actions have for shortcuts are letters first.
-  if (event->type() == QEvent::ShortcutOverride && typing_.active() && Typing::wants(static_cast<QKeyEvent*>(event))) {
-    event->accept();
-    return true;
-  }
-  return QWidget::event(event);
-}
-
-void Bench::inputMethodEvent(QInputMethodEvent* event) { typing_.compose(event); }
-
-QVariant Bench::inputMethodQuery(Qt::InputMethodQuery query) const {
-  const QVariant known = typing_.ask(query, view_);
-  return known.isValid() ? known : QWidget::inputMethodQuery(query);
-}
-
-void Bench::keyPressEvent(QKeyEvent* event) {
-  if (typing_.key(event)) return;
-  const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
-  switch (event->key()) {
-    case Qt::Key_Left:
-      nudge(-step, 0);
-      break;
-    case Qt::Key_Right:
-      nudge(step, 0);
-      break;
-    case Qt::Key_Up:
-      nudge(0, -step);
-      break;
-    case Qt::Key_Down:
-      nudge(0, step);
-      break;
-    case Qt::Key_Escape:
-      session_.select({});
-      break;
-    case Qt::Key_Space:
-      if (!event->isAutoRepeat()) space_ = true, setCursor(Qt::OpenHandCursor);
-      break;
-    default:
-      QWidget::keyPressEvent(event);
-  }
-}
-
-void Bench::keyReleaseEvent(QKeyEvent* event) {
-  if (event->key() == Qt::Key_Space && !event->isAutoRepeat()) {
-    space_ = false;
-    setCursor(Qt::ArrowCursor);
-  }
-  QWidget::keyReleaseEvent(event);
-}
-
-void Bench::dragEnterEvent(QDragEnterEvent* event) {
-  if (event->mimeData()->hasUrls()) event->acceptProposedAction();
-}
-
-void Bench::dropEvent(QDropEvent* event) {
-  QStringList files;
-  for (const QUrl& url : event->mimeData()->urls()) {
-    if (url.isLocalFile()) files.append(url.toLocalFile());
-  }
-  if (!files.isEmpty()) emit filesDropped(files);
-  event->acceptProposedAction();
 }
 
 }  // namespace dotlane

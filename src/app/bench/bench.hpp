@@ -6,6 +6,7 @@
 #include <QWidget>
 
 #include "app/bench/art_layer.hpp"
+#include "app/bench/handles.hpp"
 #include "app/bench/marks_layer.hpp"
 #include "app/lettering/typing.hpp"
 #include "app/session.hpp"
@@ -47,6 +48,10 @@ class Bench : public QWidget {
   /// Runs the event loop until what is painted aside is there. For pictures and measurements.
   void finishPainting();
 
+  /// Clicks on contours of the selected piece leave them out, until Escape.
+  void setPicking(bool on);
+  [[nodiscard]] bool picking() const { return picking_; }
+
   /// Moves the selection by this many mm.
   void nudge(double dx, double dy);
 
@@ -73,17 +78,18 @@ class Bench : public QWidget {
   [[nodiscard]] QVariant inputMethodQuery(Qt::InputMethodQuery query) const override;
 
  private:
-  enum class Drag { none, pan, move, size, band, mark, picked };
-  struct Handle {
-    Vec anchor;  // the opposite place in the bounds, 0..1 each way
-    bool across = false, along = false;
-    Qt::CursorShape cursor = Qt::ArrowCursor;
-    QPointF at;
-  };
+  enum class Drag { none, pan, move, size, turn, band, mark, picked };
 
   [[nodiscard]] QRectF canvas() const;
-  [[nodiscard]] std::vector<Handle> handles() const;
-  [[nodiscard]] Box selectionBounds() const;
+  /// Around what is selected, as it is or as it was asked to be.
+  [[nodiscard]] Box frame() const;
+  void dropWanted();
+  [[nodiscard]] bool hasHandles() const;
+  [[nodiscard]] std::optional<Handle> handleAt(QPointF at) const;
+  void beginDrag(Drag drag);
+  [[nodiscard]] std::string dragKey(const char* what) const;
+  void dragSize(QPointF at);
+  void dragTurn(QPointF at, bool even);
   [[nodiscard]] std::optional<LineRef> hit(QPointF at) const;
   void clickAt(QPointF at, Qt::KeyboardModifiers keys);
   void selectGroup(int piece);
@@ -116,8 +122,10 @@ class Bench : public QWidget {
   Drag drag_ = Drag::none;
   QPointF press_, last_;
   Box press_bounds_;
+  std::optional<Box> wanted_;  // a size asked for whose recipes are still being worked out
   Handle handle_;
-  bool moved_ = false, space_ = false;
+  double turned_ = 0;
+  bool moved_ = false, space_ = false, picking_ = false;
   bool ring_ = false;  // the focus came by keyboard
   int drag_count_ = 0;
   QRectF band_;

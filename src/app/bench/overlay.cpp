@@ -1,6 +1,7 @@
 #include "app/bench/overlay.hpp"
 
 #include <QCoreApplication>
+#include <QLocale>
 
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -40,22 +41,36 @@ void paint_sheet_names(QPainter& p, const View& view, const Project& project, in
   }
 }
 
-void paint_size_pills(QPainter& p, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas) {
+namespace {
+
+/// A rounded label in the accent colour, kept inside the canvas.
+void paint_pill(QPainter& p, const QString& text, QPointF centre, const QRectF& canvas) {
   p.setFont(ui_font(12, true));
   const QRectF room = canvas.adjusted(4, 4, -4, -4);
-  auto pill = [&](const QString& text, QPointF centre) {
-    const double width = p.fontMetrics().horizontalAdvance(text) + 18;
-    QRectF box(centre.x() - width / 2, centre.y() - 10, width, 20);
-    box.moveLeft(std::clamp(box.left(), room.left(), std::max(room.left(), room.right() - width)));
-    box.moveTop(std::clamp(box.top(), room.top(), std::max(room.top(), room.bottom() - 20)));
-    p.setPen(Qt::NoPen);
-    p.setBrush(theme().accent);
-    p.drawRoundedRect(box, 10, 10);
-    p.setPen(theme().dark ? QColor("#10201F") : QColor(Qt::white));
-    p.drawText(box, Qt::AlignCenter, text);
-  };
-  pill(length_text(size.width(), unit), {frame.center().x(), frame.top() - 18});
-  pill(length_text(size.height(), unit), {frame.right() + 42, frame.center().y()});
+  const double width = p.fontMetrics().horizontalAdvance(text) + 18;
+  QRectF box(centre.x() - width / 2, centre.y() - 10, width, 20);
+  box.moveLeft(std::clamp(box.left(), room.left(), std::max(room.left(), room.right() - width)));
+  box.moveTop(std::clamp(box.top(), room.top(), std::max(room.top(), room.bottom() - 20)));
+  p.setPen(Qt::NoPen);
+  p.setBrush(theme().accent);
+  p.drawRoundedRect(box, 10, 10);
+  p.setPen(theme().dark ? QColor("#10201F") : QColor(Qt::white));
+  p.drawText(box, Qt::AlignCenter, text);
+}
+
+}  // namespace
+
+void paint_size_pills(QPainter& p, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas) {
+  paint_pill(p, length_text(size.width(), unit), {frame.center().x(), frame.top() - 18}, canvas);
+  paint_pill(p, length_text(size.height(), unit), {frame.right() + 42, frame.center().y()}, canvas);
+}
+
+void paint_turn(QPainter& p, QPointF at, double degrees, const QRectF& canvas) {
+  paint_pill(p, QLocale().toString(degrees, 'f', 1) + QStringLiteral("°"), at + QPointF(0, 26), canvas);
+}
+
+void paint_hint(QPainter& p, const QString& text, const QRectF& canvas) {
+  paint_pill(p, text, {canvas.center().x(), canvas.top() + 20}, canvas);
 }
 
 void paint_empty_bench(QPainter& p, const QRectF& canvas) {

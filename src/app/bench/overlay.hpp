@@ -14,6 +14,10 @@ void paint_sheet_names(QPainter& painter, const View& view, const Project& proje
 /// Width above and height beside a frame (px), as pills that stay inside `canvas`.
 void paint_size_pills(QPainter& painter, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas);
 
+/// How far something is being turned, beside the pointer.
+void paint_turn(QPainter& painter, QPointF at, double degrees, const QRectF& canvas);
+/// What clicks mean just now.
+void paint_hint(QPainter& painter, const QString& text, const QRectF& canvas);
 /// What to do first, where nothing lies on the bench yet.
 void paint_empty_bench(QPainter& painter, const QRectF& canvas);
 

@@ -11,7 +11,7 @@
 namespace dotlane {
 namespace {
 
-constexpr int kHeight = 112;
+constexpr int kCurveHeight = 112;
 
 QString percent(double share) {
   return QLocale().toString(share * 100, 'f', share >= 0.995 || share < 0.1 ? 0 : 1) + QStringLiteral(" %");
@@ -20,7 +20,7 @@ QString percent(double share) {
 }  // namespace
 
 AngleCurve::AngleCurve(QWidget* parent) : QWidget(parent) {
-  setFixedHeight(kHeight);
+  setFixedHeight(kCurveHeight);
   setMouseTracking(true);
   setObjectName(QStringLiteral("angleCurve"));
   setAccessibleName(tr("Coverage and time against the angle"));

@@ -8,13 +8,13 @@
 namespace dotlane {
 namespace {
 
-constexpr int kHeight = 92;
+constexpr int kPictureHeight = 92;
 constexpr double kTipsAcross = 26;  // how wide the look is, in tips
 
 }  // namespace
 
 LandingPicture::LandingPicture(QWidget* parent) : QWidget(parent) {
-  setFixedHeight(kHeight);
+  setFixedHeight(kPictureHeight);
   setObjectName(QStringLiteral("landingPicture"));
   setAccessibleName(tr("The fill as it may fall"));
   setToolTip(tr("One throw of the dice: every stroke a little off where the tool landed"));

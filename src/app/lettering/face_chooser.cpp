@@ -10,6 +10,7 @@
 #include <QSettings>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
+#include <numbers>
 #include <optional>
 
 #include "app/style.hpp"
@@ -21,7 +22,7 @@
 namespace dotlane {
 namespace {
 
-enum Role { kName = Qt::UserRole, kSummary, kShipped, kStroke, kFavourite };
+enum FaceData { kName = Qt::UserRole, kSummary, kShipped, kStroke, kFavourite };
 constexpr int kRowHeight = 62, kStarWidth = 40;
 constexpr const char* kFavourites = "lettering/favourites";
 
@@ -93,7 +94,7 @@ class Rows : public QStyledItemDelegate {
   static void paintStar(QPainter& p, const QRectF& box, bool on) {
     QPainterPath star;
     for (int i = 0; i < 10; ++i) {
-      const double a = i * 3.14159265358979 / 5, r = i % 2 == 0 ? box.width() / 2 : box.width() / 4.6;
+      const double a = i * std::numbers::pi / 5, r = i % 2 == 0 ? box.width() / 2 : box.width() / 4.6;
       const QPointF at = box.center() + QPointF(r * std::sin(a), -r * std::cos(a));
       i == 0 ? star.moveTo(at) : star.lineTo(at);
     }

@@ -55,15 +55,20 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   set_kind(lock_, "flat");
   lock_->setCheckable(true);
   sizes->addWidget(lock_, 0, 2, 2, 1, Qt::AlignCenter);
+  scale_steps_ = new QCheckBox(tr("lengths in recipes grow along"), card);
+  scale_steps_->setObjectName(QStringLiteral("scaleSteps"));
+  scale_steps_->setToolTip(
+      tr("Off: an offset of 3 mm stays 3 mm, whatever the size. On: lengths typed in steps are sized as well."));
+  sizes->addWidget(scale_steps_, 2, 0, 1, 3);
+  connect(scale_steps_, &QCheckBox::clicked, &session_, &Session::setScalesSteps);
   piece->addWidget(card);
   connect(width_, &NumberField::edited, this, [this](double mm) { resize(true, mm); });
   connect(height_, &NumberField::edited, this, [this](double mm) { resize(false, mm); });
   for (auto* f : {width_, height_}) connect(f, &NumberField::committed, &session_, &Session::seal);
   connect(lock_, &QToolButton::clicked, this, [this](bool on) {
-    const auto pieces = session_.selectedPieces();
-    if (pieces.size() == 1)
-      session_.commit(set_aspect_lock(session_.project(), pieces.front(), on),
-                      on ? tr("Keep proportions") : tr("Free proportions"));
+    Project next = session_.project();
+    for (const int id : session_.selectedPieces()) next = set_aspect_lock(std::move(next), id, on);
+    session_.commit(std::move(next), on ? tr("Keep proportions") : tr("Free proportions"));
   });
 
   steps_ = new RecipeSteps(session_, piece_part_);
@@ -122,11 +127,13 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
       next = set_stock(std::move(next), id, stock_->itemData(row).toString().toStdString());
     session_.commit(std::move(next), tr("Change the stock"));
   });
+  turn->setObjectName(QStringLiteral("turnBy"));
+  turn_->setObjectName(QStringLiteral("turnField"));
   connect(turn, &QPushButton::clicked, this, [this] {
-    Project next = session_.project();
-    for (const int id : session_.selectedPieces())
-      next = turn_piece(std::move(next), session_.drawing(), id, turn_->value());
-    session_.commit(std::move(next), tr("Turn"));
+    session_.editDrawn([ids = session_.selectedPieces(), by = turn_->value()](const Project& p, const Drawing& d) {
+      return turn_pieces(p, d, ids, by);
+    },
+                       tr("Turn"));
   });
 
   box->addWidget(make_line(content_));
@@ -213,18 +220,18 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
 }
 
 void RecipePanel::resize(bool width, double mm) {
-  const auto pieces = session_.selectedPieces();
-  if (pieces.size() != 1) return;
-  session_.commit(resize_piece(session_.project(), session_.drawing(), pieces.front(),
-                               width ? std::optional(mm) : std::nullopt, width ? std::nullopt : std::optional(mm)),
-                  tr("Resize"), "type-size");
+  Sizing sizing;
+  (width ? sizing.width_mm : sizing.height_mm) = mm;
+  sizing.scale_steps = session_.scalesSteps();
+  session_.size(session_.selectedPieces(), sizing, "type-size");
 }
 
 void RecipePanel::place(bool x, double mm) {
-  const Box box = bounds_of(session_.drawing(), session_.selection());
-  if (box.empty()) return;
-  session_.commit(
-      move_pieces(session_.project(), session_.selectedPieces(), x ? Vec{mm - box.x0, 0} : Vec{0, mm - box.y0}),
+  session_.editDrawn(
+      [ids = session_.selectedPieces(), selection = session_.selection(), x, mm](const Project& p, const Drawing& d) {
+        const Box box = bounds_of(d, selection);
+        return box.empty() ? p : move_pieces(p, ids, x ? Vec{mm - box.x0, 0} : Vec{0, mm - box.y0});
+      },
       tr("Move"), "type-place");
 }
 
@@ -254,18 +261,35 @@ void RecipePanel::update() {
 void RecipePanel::updatePiece(const Piece& piece, const Box& bounds) {
   const Project& project = session_.project();
   const LengthUnit unit = project.unit;
-  const bool single = session_.selectedPieces().size() == 1;
-  width_->setValue(bounds.width(), unit);
-  height_->setValue(bounds.height(), unit);
-  width_->setEnabled(single);
-  height_->setEnabled(single);
-  x_->setValue(bounds.x0, unit);
-  y_->setValue(bounds.y0, unit);
-  lock_->setChecked(piece.aspect_locked);
-  lock_->setIcon(lock_icon(piece.aspect_locked, piece.aspect_locked ? theme().accent : theme().quiet));
-  lock_->setToolTip(piece.aspect_locked ? tr("Proportions are kept") : tr("Proportions are free"));
+  const auto pieces = session_.selectedPieces();
+  const bool single = pieces.size() == 1;
+  // While a size is being worked out, the fields say what was asked for.
+  const bool waits = std::any_of(pieces.begin(), pieces.end(), [this](int id) {
+    const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
+    return drawn && drawn->stale;
+  });
+  if (!session_.editing() && !waits) {
+    width_->setValue(bounds.width(), unit);
+    height_->setValue(bounds.height(), unit);
+    x_->setValue(bounds.x0, unit);
+    y_->setValue(bounds.y0, unit);
+  }
+  const bool sizable = !single || piece.source.kind != "pieces";  // else it is as large as what it is made of
+  width_->setEnabled(sizable);
+  height_->setEnabled(sizable);
+  scale_steps_->setVisible(has_typed_lengths(project, pieces));
+  scale_steps_->setChecked(session_.scalesSteps());
+  const bool locked = keeps_proportions(project, pieces);
+  lock_->setChecked(locked);
+  lock_->setIcon(lock_icon(locked, locked ? theme().accent : theme().quiet));
+  lock_->setToolTip(locked ? tr("Proportions are kept") : tr("Proportions are free"));
   lock_->setAccessibleName(tr("Keep proportions"));
   if (stock_->count() != static_cast<int>(project.stocks.size())) stock_->clear();
+  const bool one_stock = std::all_of(pieces.begin(), pieces.end(), [&](int id) {
+    const Piece* p = find_piece(project, id);
+    return p && p->stock == piece.stock;
+  });
+  stock_->setPlaceholderText(tr("several stocks"));
   for (std::size_t i = 0; i < project.stocks.size(); ++i) {
     const auto& s = project.stocks[i];
     if (stock_->count() <= static_cast<int>(i)) stock_->addItem(QString());
@@ -273,8 +297,9 @@ void RecipePanel::updatePiece(const Piece& piece, const Box& bounds) {
     stock_->setItemText(row, qs(s.name));
     stock_->setItemIcon(row, swatch_icon(to_qcolor(s.color)));
     stock_->setItemData(row, qs(s.id));
-    if (s.id == piece.stock) stock_->setCurrentIndex(row);
+    if (s.id == piece.stock && one_stock) stock_->setCurrentIndex(row);
   }
+  if (!one_stock) stock_->setCurrentIndex(-1);
   steps_->show(single ? piece.id : 0);
   add_step_->setVisible(true);
   freeze_->setVisible(!piece.plain());
@@ -307,6 +332,7 @@ void RecipePanel::addMenus(const Actions& actions) {
                         {"align-top", tr("Top")},
                         {"align-middle", tr("Middle")},
                         {"align-bottom", tr("Bottom")}}},
+                      {tr("Mirror"), {{"mirror-across", tr("Left to right")}, {"mirror-down", tr("Top to bottom")}}},
                       {tr("Even gaps"), {{"distribute-across", tr("Across")}, {"distribute-down", tr("Down")}}}};
   for (const auto& row : rows) {
     column->addWidget(make_label(row.heading, "heading", together_));

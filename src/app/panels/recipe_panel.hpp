@@ -50,6 +50,7 @@ class RecipePanel : public Panel {
   QComboBox* tool_;
   NumberField* repeats_;
   QCheckBox* by_stroke_;
+  QCheckBox* scale_steps_;
   QVBoxLayout* colors_;
   QPushButton* confirm_;
   std::string colors_shown_;

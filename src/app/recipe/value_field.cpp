@@ -131,8 +131,14 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
       field = button;
       break;
     }
-    case ValueType::letters:
     case ValueType::spots: {
+      auto* button = new QPushButton(parent);
+      set_kind(button, "chip");
+      QObject::connect(button, &QPushButton::clicked, &session, &Session::pickingAsked);
+      field = button;
+      break;
+    }
+    case ValueType::letters: {
       field = make_label({}, "quiet", parent);
       break;
     }
@@ -167,6 +173,12 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
   } else if (auto* edit = qobject_cast<QLineEdit*>(field)) {
     const auto* v = std::get_if<std::string>(&value);
     if (v && !edit->hasFocus()) edit->setText(qs(*v));
+  } else if (auto* spots = spec.type == ValueType::spots ? qobject_cast<QPushButton*>(field) : nullptr) {
+    const auto* list = std::get_if<std::vector<double>>(&value);
+    spots->setText(list && !list->empty()
+                       ? QObject::tr("%1, click more…")
+                             .arg(counted(list->size() / 2, QObject::tr("contour"), QObject::tr("contours")))
+                       : QObject::tr("click on the bench…"));
   } else if (auto* button = spec.type == ValueType::pieces ? qobject_cast<QPushButton*>(field) : nullptr) {
     QVariantList ids;
     if (const auto* list = std::get_if<std::vector<double>>(&value)) {
@@ -175,8 +187,7 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
     button->setProperty("pieces", ids);
   } else if (auto* label = qobject_cast<QLabel*>(field)) {
     if (const auto* list = std::get_if<std::vector<double>>(&value))
-      label->setText(counted(list->size() / 2, QObject::tr("contour"), QObject::tr("contours")) +
-                     (spec.type == ValueType::spots ? QObject::tr(" – Alt-click more") : QString()));
+      label->setText(counted(list->size() / kLetterColumns, QObject::tr("letter"), QObject::tr("letters")));
   }
 }
 

@@ -7,6 +7,7 @@
 #include "core/check/doubled.hpp"
 #include "core/check/fill_checks.hpp"
 #include "core/check/lettering_checks.hpp"
+#include "core/check/phrase.hpp"
 #include "core/check/shape_checks.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
@@ -18,12 +19,6 @@ namespace {
 
 /// Gaps up to this many mm are offered for closing (common practice, no published source).
 constexpr double kClosable = 2.0;
-
-std::string mm(double v, int decimals = 1) { return rounded_text(v, decimals) + " mm"; }
-
-std::string count(std::size_t n, const char* one, const char* many) {
-  return std::to_string(n) + " " + (n == 1 ? one : many);
-}
 
 class Checker {
  public:
@@ -78,7 +73,7 @@ class Checker {
       const Stock* stock = find_stock(project_, sheet.stock);
       if (stock && beyond(sheet.area, mat) > kSlack) {
         add("sheet-off-mat", Severity::warning,
-            stock->name + ": the sheet reaches " + mm(beyond(sheet.area, mat)) +
+            stock->name + ": the sheet reaches " + mm(beyond(sheet.area, mat), 1) +
                 " past the mat; move it or make it smaller.");
       }
     }
@@ -108,24 +103,24 @@ class Checker {
         if (fits)
           finding.fixes.push_back({Fix::Kind::bring_onto_mat, "Bring onto the mat", "", 0, {{piece->piece->id, ""}}});
       };
-      const std::string size = mm(run.width()) + " x " + mm(run.height());
-      const std::string room = mm(usable.width()) + " x " + mm(usable.height());
+      const std::string size = mm(run.width(), 1) + " x " + mm(run.height(), 1);
+      const std::string room = mm(usable.width(), 1) + " x " + mm(usable.height(), 1);
       if (!off_mat.empty()) {
         offer(add("off-mat", Severity::error,
-                  piece->piece->name + " reaches " + mm(beyond(run, mat)) + " past the mat" +
+                  piece->piece->name + " reaches " + mm(beyond(run, mat), 1) + " past the mat" +
                       (fits ? "; bring it onto the mat."
                             : ": it is " + size + " and the mat takes " + room + "; make it smaller or split it."),
                   off_mat));
       } else if (!off_usable.empty()) {
         offer(add("off-usable", Severity::warning,
-                  piece->piece->name + " reaches " + mm(beyond(run, usable)) +
+                  piece->piece->name + " reaches " + mm(beyond(run, usable), 1) +
                       " into the border that the rollers need" +
                       (fits ? "; move it inward." : ": it is " + size + " and the usable area is " + room + "."),
                   off_usable));
       }
       if (off_mat.empty() && !off_sheet.empty()) {
         add("off-sheet", Severity::warning,
-            piece->piece->name + " reaches " + mm(past_sheet) + " past its sheet; move it or use a larger sheet.",
+            piece->piece->name + " reaches " + mm(past_sheet, 1) + " past its sheet; move it or use a larger sheet.",
             off_sheet);
       }
     }
@@ -276,7 +271,7 @@ class Checker {
       }
       if (lines.empty()) continue;
       auto& finding = add("doubled-cut", Severity::warning,
-                          mm(total) +
+                          mm(total, 1) +
                               " of cut lines lie on each other; the blade would go there twice and tear the edge. "
                               "Remove the double.",
                           lines);
@@ -353,7 +348,7 @@ class Checker {
         if (note.code == "size-assumed") {
           // The note speaks of the page; here the size of the artwork itself is what the choice is about.
           note.message = "The file states no physical size. At " + rounded_text(piece->piece->source.per_inch, 2) +
-                         " per inch the artwork is " + mm(piece->bounds.width()) + " x " + mm(piece->bounds.height()) +
+                         " per inch the artwork is " + mm(piece->bounds.width(), 1) + " x " + mm(piece->bounds.height(), 1) +
                          "; pick the size you know to be right.";
           for (const double per_inch : {96.0, 90.0, 72.0}) {
             const double s = piece->piece->source.per_inch / per_inch;

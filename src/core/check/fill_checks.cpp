@@ -3,7 +3,9 @@
 #include <algorithm>
 #include <numbers>
 
+#include "core/check/phrase.hpp"
 #include "core/plan/fill_figures.hpp"
+#include "core/project/kinds.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/shape/letter_fit.hpp"
 #include "core/text_scan.hpp"
@@ -17,8 +19,6 @@ constexpr double kOutsideShare = 0.01;     // of the region: less is lost in the
 constexpr double kMostStrokesTried = 8e3;  // up to which other angles are tried here
 // Common practice, no published source: from a quarter of an hour on people plan around a run.
 constexpr double kLongSeconds = 15 * 60;
-
-std::string mm(double v) { return rounded_text(v, 2) + " mm"; }
 
 struct Filled {
   const Project& project;
@@ -84,7 +84,7 @@ std::optional<Fix> better_angle(const Filled& f, double weakest) {
   const FillTrial& best = advice.curve[advice.best];
   if (best.weakest_share < weakest + 0.05) return std::nullopt;
   const double turned =
-      f.step.values.contains("angle-from") && std::get<std::string>(f.step.values.at("angle-from")) == "mat"
+      Reading(*find_kind(step_kinds(), "fill"), f.step.values).is("angle-from", "mat")
           ? std::atan2(-f.drawn.to_mat.b, f.drawn.to_mat.a) * 180 / std::numbers::pi
           : 0;
   return f.change("Turn the strokes to " + rounded_text(best.options.angle + turned, 1) + "°",

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <map>
 
+#include "core/check/phrase.hpp"
 #include "core/geometry/centre_line.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/letter_fit.hpp"
@@ -20,8 +21,6 @@ const KindSpec& lettering_kind() {
   static const KindSpec& kind = *find_kind(shape_kinds(), "lettering");
   return kind;
 }
-
-std::string mm(double v) { return rounded_text(v, 2) + " mm"; }
 
 /// One piece of lettering, with what its recipe makes of the letters.
 struct Words {

@@ -2,7 +2,9 @@
 
 #include <algorithm>
 #include <map>
+#include <numbers>
 
+#include "core/check/phrase.hpp"
 #include "core/geometry/region.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/ready.hpp"
@@ -13,10 +15,6 @@ namespace {
 
 constexpr std::size_t kMostSegments = 60'000;  // beyond this a piece is not opened up for slivers
 constexpr double kSharp = 60;                  // degrees between the sides of a point that an offset would blunt
-
-std::string count(std::size_t n, const char* one, const char* many) {
-  return std::to_string(n) + " " + (n == 1 ? one : many);
-}
 
 void troubles(const DrawnPiece& piece, std::vector<Finding>& out) {
   for (const auto& outcome : piece.outcomes) {
@@ -121,7 +119,7 @@ void blunt_points(const DrawnPiece& piece, const Piece& raw, std::vector<Finding
       const auto& p = chain.points;
       for (std::size_t i = 0; i + 1 < p.size(); ++i) {
         const Vec a = p[i] - p[i == 0 ? p.size() - 2 : i - 1], b = p[i + 1] - p[i];
-        const double turn = std::atan2(cross(a, b), dot(a, b)) * 180 / 3.14159265358979 * (turned ? -1 : 1);
+        const double turn = std::atan2(cross(a, b), dot(a, b)) * 180 / std::numbers::pi * (turned ? -1 : 1);
         sharp += turn > 180 - kSharp;
       }
     }

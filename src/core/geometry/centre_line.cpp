@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <array>
 #include <map>
+#include <numbers>
 #include <optional>
 #include <unordered_map>
 
@@ -11,7 +12,7 @@
 namespace dotlane {
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 constexpr double kCorner = 25;   // degrees of turn from which a vertex is kept when the outline is sampled
 constexpr double kPerWidth = 4;  // samples to a stroke's mean width
 constexpr double kMostSamples = 1500;

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <numbers>
 #include <optional>
 
 #include "core/geometry/parallel.hpp"
@@ -12,11 +13,11 @@ namespace {
 // How the tolerance is shared: vertices this near the last one kept are passed over, and those this near to a straight
 // course of the others; curves stray from the rest by this.
 constexpr double kGatherShare = 0.35, kThinShare = 0.22, kFitShare = 0.4;
-constexpr double kCornerTurn = 35 * 3.14159265358979 / 180;
+constexpr double kCornerTurn = 35 * std::numbers::pi / 180;
 constexpr double kCornerReach = 0.1;  // mm x rad: flattening leaves at most 8 chords' worth, 0.02
 constexpr double kLongSegment = 0.2;  // mm
 constexpr double kLongFactor = 6;     // times its neighbour
-constexpr double kSmoothTurn = 12 * 3.14159265358979 / 180;
+constexpr double kSmoothTurn = 12 * std::numbers::pi / 180;
 
 Vec unit(Vec v) {
   const double n = norm(v);

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <numbers>
 
 namespace dotlane {
 
@@ -61,7 +62,7 @@ struct Affine {
   static Affine scale(double x, double y) { return {x, 0, 0, y, 0, 0}; }
   /// Turns by `degrees`; with y down, positive angles turn clockwise on screen, as SVG's rotate() does.
   static Affine rotate(double degrees) {
-    const double r = degrees * 3.14159265358979323846 / 180;
+    const double r = degrees * std::numbers::pi / 180;
     return {std::cos(r), std::sin(r), -std::sin(r), std::cos(r), 0, 0};
   }
   [[nodiscard]] Vec operator()(Vec p) const { return {a * p.x + c * p.y + e, b * p.x + d * p.y + f}; }

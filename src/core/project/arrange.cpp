@@ -6,6 +6,7 @@
 #include <set>
 
 #include "core/project/edit.hpp"
+#include "core/project/ids.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -31,14 +32,12 @@ std::string group_below(const std::string& group, const std::string& within) {
   return group.substr(0, end);
 }
 
-bool has(const std::vector<int>& ids, int id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); }
-
 }  // namespace
 
 Project group_pieces(Project project, const std::vector<int>& ids, const std::string& name) {
   std::optional<std::string> shared;
   for (const auto& piece : project.pieces) {
-    if (has(ids, piece->id)) shared = shared ? group_prefix(*shared, piece->group) : piece->group;
+    if (contains(ids, piece->id)) shared = shared ? group_prefix(*shared, piece->group) : piece->group;
   }
   if (!shared || ids.size() < 2) return project;
   const std::string outer = shared->empty() ? "" : *shared + " / ";
@@ -52,7 +51,7 @@ Project group_pieces(Project project, const std::vector<int>& ids, const std::st
   std::string group = outer + plain;
   for (int n = 2; taken(group); ++n) group = outer + plain + " " + std::to_string(n);
   for (auto& piece : project.pieces) {
-    if (!has(ids, piece->id)) continue;
+    if (!contains(ids, piece->id)) continue;
     const std::string inner = piece->group.size() > shared->size() ? piece->group.substr(outer.size()) : "";
     piece.edit([&](Piece& p) { p.group = group + (inner.empty() ? "" : " / " + inner); });
   }
@@ -62,7 +61,7 @@ Project group_pieces(Project project, const std::vector<int>& ids, const std::st
 Project ungroup_pieces(Project project, const std::vector<int>& ids) {
   std::set<std::string> groups;
   for (const auto& piece : project.pieces) {
-    if (has(ids, piece->id) && !piece->group.empty()) groups.insert(group_below(piece->group, ""));
+    if (contains(ids, piece->id) && !piece->group.empty()) groups.insert(group_below(piece->group, ""));
   }
   for (auto& piece : project.pieces) {
     for (const auto& group : groups) {
@@ -77,12 +76,12 @@ Project ungroup_pieces(Project project, const std::vector<int>& ids) {
 std::vector<int> with_group(const Project& project, const std::vector<int>& ids, const std::string& within) {
   std::set<std::string> groups;
   for (const auto& piece : project.pieces) {
-    if (has(ids, piece->id)) groups.insert(group_below(piece->group, within));
+    if (contains(ids, piece->id)) groups.insert(group_below(piece->group, within));
   }
   groups.erase("");
   std::vector<int> out;
   for (const auto& piece : project.pieces) {
-    if (has(ids, piece->id) || groups.contains(group_below(piece->group, within))) out.push_back(piece->id);
+    if (contains(ids, piece->id) || groups.contains(group_below(piece->group, within))) out.push_back(piece->id);
   }
   return out;
 }

@@ -7,6 +7,8 @@
 #include <set>
 
 #include "core/geometry/measure.hpp"
+#include "core/project/dependence.hpp"
+#include "core/project/ids.hpp"
 #include "core/project/presets.hpp"
 #include "core/text_scan.hpp"
 
@@ -64,14 +66,6 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
   }
   return project;
 }
-
-int next_piece_id(const Project& project) {
-  int id = 1;
-  for (const auto& piece : project.pieces) id = std::max(id, piece->id + 1);
-  return id;
-}
-
-bool has(const std::vector<int>& ids, int id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); }
 
 }  // namespace
 
@@ -231,29 +225,60 @@ Box bounds_on_mat(const DrawnPiece& piece) {
   return box;
 }
 
-Project move_pieces(Project project, const std::vector<int>& pieces, Vec by) {
-  for (auto& piece : project.pieces) {
-    if (has(pieces, piece->id)) {
-      piece.edit([&](Piece& p) { p.placement = Affine::move(by.x, by.y) * p.placement; });
+Project place_pieces(Project project, const std::vector<int>& pieces, const Affine& map) {
+  const Project& before = project;
+  std::vector<std::pair<int, Affine>> placed;
+  for (const int id : pieces) {
+    const Piece* piece = find_piece(before, id);
+    if (!piece) continue;
+    bool follows = false;
+    if (piece->source.kind == "pieces") {
+      const auto inputs = depends_on(before, id);
+      follows = std::any_of(inputs.begin(), inputs.end(), [&](int input) { return contains(pieces, input); });
     }
+    placed.push_back({id, follows ? map * piece->placement * map.inverse() : map * piece->placement});
+  }
+  for (const auto& [id, placement] : placed) {
+    project = edit_piece(std::move(project), id, [&, to = placement](Piece& p) { p.placement = to; });
   }
   return project;
 }
 
-Project turn_piece(Project project, const Drawing& drawing, int id, double degrees) {
-  const DrawnPiece* drawn = find_drawn(drawing, id);
-  if (!drawn || drawn->bounds.empty()) return project;
-  const Vec c = bounds_on_mat(*drawn).centre();
-  return edit_piece(std::move(project), id, [&](Piece& p) {
-    p.placement = Affine::move(c.x, c.y) * Affine::rotate(-degrees) * Affine::move(-c.x, -c.y) * p.placement;
-  });
+Project move_pieces(Project project, const std::vector<int>& pieces, Vec by) {
+  return place_pieces(std::move(project), pieces, Affine::move(by.x, by.y));
+}
+
+Box frame_around(const Drawing& drawing, const std::vector<int>& pieces) {
+  Box box;
+  for (const auto& piece : drawing.pieces) {
+    if (contains(pieces, piece->piece->id)) box.add(bounds_on_mat(*piece));
+  }
+  return box;
+}
+
+namespace {
+
+Affine about(Vec middle, const Affine& map) {
+  return Affine::move(middle.x, middle.y) * map * Affine::move(-middle.x, -middle.y);
+}
+
+}  // namespace
+
+Project turn_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces, double degrees) {
+  const Box frame = frame_around(drawing, pieces);
+  if (frame.empty()) return project;
+  return place_pieces(std::move(project), pieces, about(frame.centre(), Affine::rotate(-degrees)));
+}
+
+Project mirror_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces, bool across) {
+  const Box frame = frame_around(drawing, pieces);
+  if (frame.empty()) return project;
+  return place_pieces(std::move(project), pieces,
+                      about(frame.centre(), across ? Affine::scale(-1, 1) : Affine::scale(1, -1)));
 }
 
 Project bring_onto_mat(Project project, const Drawing& drawing, const std::vector<int>& pieces) {
-  Box box;
-  for (const auto& piece : drawing.pieces) {
-    if (has(pieces, piece->piece->id)) box.add(bounds_on_mat(*piece));
-  }
+  const Box box = frame_around(drawing, pieces);
   if (box.empty()) return project;
   const Box usable = project.machine.usable_area();
   auto shift = [](double low, double high, double from, double to) {
@@ -307,7 +332,7 @@ Project duplicate_piece(Project project, int id, int* copy_id, Vec by) {
 }
 
 Project remove_pieces(Project project, const std::vector<int>& ids) {
-  std::erase_if(project.pieces, [&](const Shared<Piece>& p) { return has(ids, p->id); });
+  std::erase_if(project.pieces, [&](const Shared<Piece>& p) { return contains(ids, p->id); });
   match_sheets(project);
   return project;
 }
@@ -325,8 +350,7 @@ Project remove_lines(Project project, const std::vector<LineRef>& refs) {
       std::string names;
       for (const auto& id : made) names += (names.empty() ? "" : ", ") + id;
       Step step;
-      for (const auto& s : p.steps) step.id = std::max(step.id, s.id);
-      ++step.id;
+      step.id = next_step_id(p);
       step.kind = "leave-out";
       step.values["of"] = names;
       p.steps.push_back(std::move(step));

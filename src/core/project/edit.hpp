@@ -50,9 +50,19 @@ Project edit_piece(Project project, int id, Change&& change) {
 /// The tight bounds of the piece's curves on the mat, mm.
 [[nodiscard]] Box bounds_on_mat(const DrawnPiece& piece);
 
+/// The tight bounds around them all.
+[[nodiscard]] Box frame_around(const Drawing& drawing, const std::vector<int>& pieces);
+
+/// Places the pieces anew by a map of the mat onto itself. What is made of other pieces alone and goes with one of them
+/// is not moved twice.
+[[nodiscard]] Project place_pieces(Project project, const std::vector<int>& pieces, const Affine& map);
 [[nodiscard]] Project move_pieces(Project project, const std::vector<int>& pieces, Vec by);
-/// Turns the piece by `degrees` counter-clockwise as seen, about its middle.
-[[nodiscard]] Project turn_piece(Project project, const Drawing& drawing, int piece, double degrees);
+/// Turns the pieces as one by `degrees` counter-clockwise as seen, about the middle of the frame around them.
+[[nodiscard]] Project turn_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces,
+                                  double degrees);
+/// Mirrors the pieces as one in that frame: left to right, or top to bottom when not `across`.
+[[nodiscard]] Project mirror_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces,
+                                    bool across);
 /// Moves the pieces together by the least that puts their bounds inside the usable area; centres what is too large.
 [[nodiscard]] Project bring_onto_mat(Project project, const Drawing& drawing, const std::vector<int>& pieces);
 [[nodiscard]] Project set_aspect_lock(Project project, int piece, bool locked);

@@ -19,8 +19,7 @@ class History {
   /// Returns whether anything changed.
   bool commit(Project next, std::string label, std::string merge_key = {}) {
     if (next == now()) return false;
-    const bool merge =
-        !merge_key.empty() && at_ > 0 && at_ + 1 == entries_.size() && entries_[at_].merge_key == merge_key;
+    const bool merge = merges(merge_key);
     entries_.resize(at_ + 1);
     if (merge) {
       entries_[at_].project = std::move(next);
@@ -29,6 +28,10 @@ class History {
       ++at_;
     }
     return true;
+  }
+  /// The project that a commit with this key starts from: the one before the entry it would replace, else the present.
+  [[nodiscard]] const Project& before(const std::string& merge_key) const {
+    return merges(merge_key) ? entries_[at_ - 1].project : now();
   }
   /// The next commit starts an entry of its own, whatever its key.
   void seal() { entries_[at_].merge_key.clear(); }
@@ -45,6 +48,9 @@ class History {
   }
 
  private:
+  [[nodiscard]] bool merges(const std::string& key) const {
+    return !key.empty() && at_ > 0 && at_ + 1 == entries_.size() && entries_[at_].merge_key == key;
+  }
   struct Entry {
     Project project;
     std::string label, merge_key;

@@ -68,11 +68,13 @@ void give_roles(std::vector<Line>& lines, const std::map<std::string, Dress>& dr
   }
 }
 
+}  // namespace
+
 /// Which pieces each piece works with, cycles left out: edges are taken in layer order, and one that would close a
 /// cycle is passed over.
-class Graph {
+class PieceGraph {
  public:
-  explicit Graph(const Project& project) {
+  explicit PieceGraph(const Project& project) {
     for (const auto& piece : project.pieces) known_.insert(piece->id);
     for (const auto& piece : project.pieces) {
       for (const auto& step : piece->steps) {
@@ -152,14 +154,12 @@ class Graph {
   std::map<int, std::vector<int>> above_;
 };
 
-struct Input {
+struct DrawingCache::Input {
   int piece = 0;
   std::shared_ptr<const Shaped> shaped;
   Affine map;  // its frame to the frame of the piece that uses it
   friend bool operator==(const Input&, const Input&) = default;
 };
-
-}  // namespace
 
 struct DrawingCache::After {
   Step step;
@@ -186,6 +186,8 @@ struct DrawingCache::Recipe {
 };
 
 class Evaluation {
+  using Input = DrawingCache::Input;
+
  public:
   Evaluation(const Project& project, DrawingCache& cache, Effort effort)
       : project_(project), cache_(cache), effort_(effort), graph_(project) {}
@@ -490,7 +492,7 @@ class Evaluation {
   const Project& project_;
   DrawingCache& cache_;
   Effort effort_;
-  Graph graph_;
+  PieceGraph graph_;
   std::size_t spent_ = 0;
   std::map<int, std::shared_ptr<const DrawingCache::Recipe>> done_;
   std::set<int> stale_;
@@ -511,34 +513,6 @@ Frame frame_of(const Affine& m) {
 
 Drawing evaluate(const Project& project, DrawingCache& cache, Effort effort) {
   return Evaluation(project, cache, effort).run();
-}
-
-std::vector<int> depends_on(const Project& project, int id) {
-  std::set<int> seen;
-  std::vector<int> todo{id};
-  while (!todo.empty()) {
-    const Piece* piece = find_piece(project, todo.back());
-    todo.pop_back();
-    if (!piece) continue;
-    for (const auto& step : piece->steps) {
-      for (const int input : inputs_of(step)) {
-        if (seen.insert(input).second) todo.push_back(input);
-      }
-    }
-  }
-  return {seen.begin(), seen.end()};
-}
-
-std::vector<int> users_of(const Project& project, int id) {
-  std::vector<int> out;
-  for (const auto& piece : project.pieces) {
-    const bool uses = std::any_of(piece->steps.begin(), piece->steps.end(), [&](const Step& step) {
-      const auto inputs = inputs_of(step);
-      return std::find(inputs.begin(), inputs.end(), id) != inputs.end();
-    });
-    if (uses) out.push_back(piece->id);
-  }
-  return out;
 }
 
 }  // namespace dotlane

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "core/geometry/region.hpp"
+#include "core/project/dependence.hpp"
 #include "core/project/drawing.hpp"
 
 namespace dotlane {
@@ -41,6 +42,7 @@ class DrawingCache {
   struct After;  // lines after one step, with what it depended on
 
  private:
+  struct Input;
   friend class Evaluation;
   struct Recipe;
   struct Entry {
@@ -65,11 +67,5 @@ enum class Effort {
 
 /// Resolves the whole project. With Effort::whole the result depends on the project alone; the cache only saves time.
 [[nodiscard]] Drawing evaluate(const Project& project, DrawingCache& cache, Effort effort = Effort::whole);
-
-/// The ids of the pieces that this one's recipe works with, directly or through others; its own among them means that
-/// it would depend on itself.
-[[nodiscard]] std::vector<int> depends_on(const Project& project, int piece);
-/// The pieces whose recipes work with this one directly.
-[[nodiscard]] std::vector<int> users_of(const Project& project, int piece);
 
 }  // namespace dotlane

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "core/geometry/refit.hpp"
 #include "core/project/kinds.hpp"
@@ -10,7 +11,7 @@
 namespace dotlane {
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 
 /// A pen that walks along straight lines and arcs.
 class Walk {

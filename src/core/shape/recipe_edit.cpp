@@ -5,6 +5,7 @@
 
 #include "core/geometry/measure.hpp"
 #include "core/project/edit.hpp"
+#include "core/project/ids.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/lettering.hpp"
 #include "core/shape/source.hpp"
@@ -38,9 +39,11 @@ std::vector<Line> made_by(const Source& source) {
 /// the words change, and spacing follows the size.
 Values with_value(const Source& source, const std::string& key, const Value& value) {
   if (source.kind == "lettering") {
-    if (key == "text") return with_text(source.values, std::get<std::string>(value));
+    const auto* text = std::get_if<std::string>(&value);
+    if (key == "text" && text) return with_text(source.values, *text);
+    const auto* size = std::get_if<double>(&value);
     const Reading take(*find_kind(shape_kinds(), "lettering"), source.values);
-    if (key == "size") return scaled_lettering(source.values, std::get<double>(value) / take.number("size"));
+    if (key == "size" && size) return scaled_lettering(source.values, *size / take.number("size"));
   }
   Values out = source.values;
   out[key] = value;
@@ -48,8 +51,7 @@ Values with_value(const Source& source, const std::string& key, const Value& val
 }
 
 Project put_on_top(Project project, Piece piece, int* id) {
-  piece.id = 1;
-  for (const auto& p : project.pieces) piece.id = std::max(piece.id, p->id + 1);
+  piece.id = next_piece_id(project);
   if (id) *id = piece.id;
   piece.stock = project.sheets.empty() ? "cover-65" : project.sheets.front().stock;
   if (!find_stock(project, piece.stock)) piece.stock = project.stocks.empty() ? "" : project.stocks.front().id;
@@ -64,12 +66,6 @@ Project put_on_top(Project project, Piece piece, int* id) {
   project.pieces.insert(project.pieces.begin(), Shared<Piece>(std::move(piece)));
   match_sheets(project);
   return project;
-}
-
-int fresh_step_id(const Piece& piece) {
-  int id = 1;
-  for (const auto& step : piece.steps) id = std::max(id, step.id + 1);
-  return id;
 }
 
 /// The project, unless the piece depends on itself in it.
@@ -106,8 +102,7 @@ Result<Project> add_shape(Project project, const std::string& kind, const Values
 
 Project add_outline_of(Project project, const std::vector<int>& pieces, double by, int* id) {
   Piece piece;
-  piece.id = 1;
-  for (const auto& p : project.pieces) piece.id = std::max(piece.id, p->id + 1);
+  piece.id = next_piece_id(project);
   if (id) *id = piece.id;
   std::vector<double> with(pieces.begin(), pieces.end());
   std::size_t below = 0;
@@ -161,7 +156,7 @@ Result<Project> add_step(Project project, int id, Step step, int* step_id) {
   if (!spec) return fail(ErrorKind::bad_request, "there is no step \"" + step.kind + "\"");
   if (auto ok = accept_all(*spec, step.values); !ok) return tl::unexpected<Error>(ok.error());
   project = edit_piece(std::move(project), id, [&](Piece& p) {
-    step.id = fresh_step_id(p);
+    step.id = next_step_id(p);
     if (step_id) *step_id = step.id;
     p.steps.push_back(step);
   });
@@ -228,15 +223,17 @@ Project pick_contour(Project project, const Drawing& drawing, int id, Vec at, bo
     if (box.width() <= 0 || box.height() <= 0) return;
     if (!go_on) {
       Step step;
-      step.id = fresh_step_id(p);
+      step.id = next_step_id(p);
       step.kind = "drop-contours";
       step.values["mode"] = mode;
       step.values["at"] = std::vector<double>{};
       p.steps.push_back(std::move(step));
     }
-    auto& spots = std::get<std::vector<double>>(p.steps.back().values["at"]);
+    Step& last = p.steps.back();
+    auto spots = Reading(*find_kind(step_kinds(), "drop-contours"), last.values).list("at");
     spots.push_back((local.x - box.x0) / box.width());
     spots.push_back((local.y - box.y0) / box.height());
+    last.values["at"] = std::move(spots);
   });
 }
 
@@ -286,7 +283,7 @@ Project trim_under(Project project, const std::vector<int>& pieces, double tuck_
       auto step = std::find_if(p.steps.begin(), p.steps.end(), [](const Step& s) { return s.kind == "trim-under"; });
       if (step == p.steps.end()) {
         Step fresh;
-        fresh.id = fresh_step_id(p);
+        fresh.id = next_step_id(p);
         fresh.kind = "trim-under";
         step = p.steps.insert(p.steps.end(), fresh);
       }
@@ -306,115 +303,6 @@ Project untrim(Project project, const std::vector<int>& pieces) {
       piece.edit([](Piece& p) { std::erase_if(p.steps, [](const Step& s) { return s.kind == "trim-under"; }); });
   }
   return project;
-}
-
-namespace {
-
-/// The project with nothing but the piece and what shapes it: all that its size depends on.
-Project only(const Project& project, int id) {
-  Project out = project;
-  auto needed = depends_on(project, id);
-  const Piece* piece = find_piece(project, id);
-  const bool trims = std::any_of(piece->steps.begin(), piece->steps.end(),
-                                 [](const Step& s) { return s.kind == "trim-under" && inputs_of(s).empty(); });
-  std::erase_if(out.pieces, [&](const Shared<Piece>& p) {
-    return p->id != id && !trims && std::find(needed.begin(), needed.end(), p->id) == needed.end();
-  });
-  return out;
-}
-
-/// Scales the source by these factors: its own numbers where they are a width and a height, else its placement.
-Project scale_source(Project project, int id, double sx, double sy, Vec fixed) {
-  return edit_piece(std::move(project), id, [&](Piece& p) {
-    if (p.source.kind == "lettering" && std::abs(sx - sy) < 1e-12) {
-      // It grows from its own origin; the placement puts the corner back.
-      p.source.values = scaled_lettering(p.source.values, sx);
-      return;
-    }
-    const KindSpec* spec = p.source.kind.empty() ? nullptr : find_kind(shape_kinds(), p.source.kind);
-    const ValueSpec *w = spec ? spec->find("width") : nullptr, *h = spec ? spec->find("height") : nullptr;
-    const bool upright = p.placement.a == 1 && p.placement.b == 0 && p.placement.c == 0 && p.placement.d == 1;
-    const bool own_numbers = w && upright && (h || p.source.kind == "picture");
-    if (own_numbers) {
-      const Reading take(*spec, p.source.values);
-      auto set = [&](const ValueSpec& v, double factor) {
-        // Sizes are kept to a micrometre: what is typed is what the field shows again.
-        const double size = std::round(take.number(v.key) * factor * 1000) / 1000;
-        p.source.values[v.key] = std::clamp(size, v.low, v.high);
-      };
-      set(*w, sx);
-      if (h) set(*h, sy);
-      return;
-    }
-    p.placement =
-        Affine::move(fixed.x, fixed.y) * Affine::scale(sx, sy) * Affine::move(-fixed.x, -fixed.y) * p.placement;
-  });
-}
-
-}  // namespace
-
-Project resize_piece(Project project, const Drawing& drawing, int id, std::optional<double> width_mm,
-                     std::optional<double> height_mm, Vec anchor) {
-  const Piece* piece = find_piece(project, id);
-  const DrawnPiece* drawn = find_drawn(drawing, id);
-  if (!piece || !drawn || drawn->bounds.empty()) return project;
-  const Box start = bounds_on_mat(*drawn);
-  const Vec fixed{start.x0 + anchor.x * start.width(), start.y0 + anchor.y * start.height()};
-  if (piece->source.kind == "pieces") return project;  // it is as large as what it is made of
-  if (width_mm && !(*width_mm > 0 && start.width() > 0)) width_mm.reset();
-  if (height_mm && !(*height_mm > 0 && start.height() > 0)) height_mm.reset();
-  if (!width_mm && !height_mm) return project;
-  const bool locked = piece->aspect_locked || piece->source.kind == "picture";
-  if (locked && width_mm && height_mm) {  // the tighter of the two decides
-    (*width_mm / start.width() < *height_mm / start.height() ? height_mm : width_mm).reset();
-  }
-  if (piece->plain()) {
-    double sx = width_mm ? *width_mm / start.width() : 1, sy = height_mm ? *height_mm / start.height() : 1;
-    if (locked) sx = sy = width_mm ? sx : sy;
-    return scale_source(std::move(project), id, sx, sy, fixed);
-  }
-  // How the result grows with the source is found by trying: first as if steps added a margin of their own, then by the
-  // secant through the last two tries.
-  struct Axis {
-    std::optional<double> wanted;
-    double factor = 1, has = 0, last_factor = 1, last_has = 0;
-    [[nodiscard]] bool right() const { return !wanted || std::abs(has - *wanted) < 0.002; }
-    double next(double source) {
-      if (!wanted || right()) return factor;
-      double to = factor + (source > 0 ? (*wanted - has) / source : 0);
-      if (last_factor != factor && std::abs(has - last_has) > 1e-6)
-        to = factor + (*wanted - has) * (factor - last_factor) / (has - last_has);
-      last_factor = factor, last_has = has;
-      return factor = to > 0.01 * last_factor ? to : 0.5 * last_factor;
-    }
-  };
-  Box source = start;
-  if (!drawn->outcomes.empty() && !drawn->outcomes.front().bounds.empty()) {
-    const Box& b = drawn->outcomes.front().bounds;
-    source = {};
-    for (const Vec p : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x0, b.y1}, Vec{b.x1, b.y1}})
-      source.add(drawn->to_mat(p));
-  }
-  const Project before = project;
-  DrawingCache cache;
-  Box now = start;
-  Axis across{width_mm, 1, start.width(), 1, 0}, down{height_mm, 1, start.height(), 1, 0};
-  for (int round = 0; round < 8; ++round) {
-    double sx = across.next(source.width()), sy = down.next(source.height());
-    if (locked) sx = sy = width_mm ? sx : sy;
-    project = scale_source(before, id, sx, sy, fixed);
-    const Drawing next = evaluate(only(project, id), cache, Effort::at_once);
-    const DrawnPiece* made = find_drawn(next, id);
-    if (!made || made->bounds.empty() || made->stale) break;
-    now = bounds_on_mat(*made);
-    across.has = now.width(), down.has = now.height();
-    if (across.right() && down.right()) break;
-  }
-  // Whatever the recipe does, the corner named stays where it was; but a piece that others shape is moved no farther
-  // than it grew, as moving it would change its shape again.
-  if (!depends_on(project, id).empty()) return project;
-  const Vec at{now.x0 + anchor.x * now.width(), now.y0 + anchor.y * now.height()};
-  return move_pieces(std::move(project), {id}, fixed - at);
 }
 
 }  // namespace dotlane

@@ -46,10 +46,4 @@ namespace dotlane {
 [[nodiscard]] Project trim_under(Project project, const std::vector<int>& pieces, double tuck_mm);
 [[nodiscard]] Project untrim(Project project, const std::vector<int>& pieces);
 
-/// Sizes the piece so that what its recipe comes to has this width or height (mm on the mat), keeping the corner given
-/// by `anchor` (0,0 = top left, 1,1 = bottom right) in place. Steps keep their own lengths: it is the source that
-/// grows, or a ready shape's own numbers. A size of nothing follows the other when the aspect is locked, else stays.
-[[nodiscard]] Project resize_piece(Project project, const Drawing& drawing, int piece, std::optional<double> width_mm,
-                                   std::optional<double> height_mm, Vec anchor = {0, 0});
-
 }  // namespace dotlane

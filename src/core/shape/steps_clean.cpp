@@ -1,5 +1,6 @@
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "core/geometry/measure.hpp"
 #include "core/shape/line_set.hpp"
@@ -69,7 +70,7 @@ Contour smoothed(const Contour& contour, double span, double keep_over) {
   if (p.size() < 4) return contour;
   auto turn = [&](std::size_t i) {
     const Vec a = p[i] - p[i == 0 ? p.size() - 2 : i - 1], b = p[i + 1 == p.size() ? 1 : i + 1] - p[i];
-    return std::abs(std::atan2(cross(a, b), dot(a, b))) * 180 / 3.14159265358979;
+    return std::abs(std::atan2(cross(a, b), dot(a, b))) * 180 / std::numbers::pi;
   };
   std::vector<std::size_t> corners;
   for (std::size_t i = chain.closed ? 0 : 1; i + 1 < p.size(); ++i) {

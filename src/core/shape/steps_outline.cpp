@@ -1,4 +1,5 @@
 #include <algorithm>
+#include <numbers>
 
 #include "core/shape/line_set.hpp"
 
@@ -247,7 +248,7 @@ std::vector<Line> step_round_corners(std::vector<Line> lines, const StepCall& ca
 }
 
 std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
-  constexpr double kCorner = 30 * 3.14159265358979 / 180;
+  constexpr double kCorner = 30 * std::numbers::pi / 180;
   const double dash = call.take.number("dash"), gap = call.take.number("gap"), period = dash + gap;
   for (const std::size_t i : outlines_meant(call.take.text("of"), lines)) {
     Path out;

@@ -1,4 +1,5 @@
 #include <algorithm>
+#include <numbers>
 
 #include "core/shape/line_set.hpp"
 
@@ -37,7 +38,7 @@ std::vector<Line> step_rotate(std::vector<Line> lines, const StepCall& call) {
 }
 
 std::vector<Line> step_skew(std::vector<Line> lines, const StepCall& call) {
-  const double degree = 3.14159265358979323846 / 180;
+  const double degree = std::numbers::pi / 180;
   const double x = std::tan(call.take.number("across") * degree), y = std::tan(call.take.number("up") * degree);
   const Affine map{1, -y, -x, 1, 0, 0};
   if (std::abs(map.determinant()) < 1e-6) {

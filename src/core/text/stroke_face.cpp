@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cstdio>
+#include <numbers>
 
 #include "core/geometry/measure.hpp"
 #include "core/text_scan.hpp"
@@ -16,7 +17,7 @@ constexpr std::size_t kMostForms = 4096, kMostPairs = 20'000;
 
 /// The pen's points as a smooth stroke: the data draw rounds as short straight steps. Steps of kLong units and more are
 /// meant straight; a turn sharper than kSharp is a corner.
-constexpr double kLong = 6.5 / kUnitsPerEm, kSharp = 50 * 3.14159265358979 / 180;
+constexpr double kLong = 6.5 / kUnitsPerEm, kSharp = 50 * std::numbers::pi / 180;
 
 Contour smooth_stroke(const std::vector<Vec>& p) {
   Contour out;

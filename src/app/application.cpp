@@ -1,0 +1,22 @@
+#include "app/application.hpp"
+
+#include <cstdio>
+#include <exception>
+
+namespace dotlane {
+
+bool Application::notify(QObject* receiver, QEvent* event) {
+  QString what;
+  try {
+    return QApplication::notify(receiver, event);
+  } catch (const std::bad_alloc&) {
+    what = tr("there is not enough memory");
+  } catch (const std::exception& e) {
+    what = QString::fromUtf8(e.what());
+  }
+  std::fprintf(stderr, "dot-lane: %s\n", qPrintable(what));
+  emit failed(what);
+  return false;
+}
+
+}  // namespace dotlane
