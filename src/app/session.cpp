@@ -21,6 +21,7 @@ namespace dotlane {
 namespace {
 
 constexpr int kAutosaveMs = 800;
+constexpr int kEditRestMs = 120;  // between edits that replace each other
 
 Project fresh_project() { return new_project(QCoreApplication::translate("Session", "Untitled").toStdString()); }
 
@@ -31,6 +32,9 @@ Session::Session(QObject* parent) : QObject(parent), history_(fresh_project()), 
   autosave_timer_.setSingleShot(true);
   autosave_timer_.setInterval(kAutosaveMs);
   connect(&autosave_timer_, &QTimer::timeout, this, &Session::autosaveAside);
+  edit_timer_.setSingleShot(true);
+  edit_timer_.setInterval(kEditRestMs);
+  connect(&edit_timer_, &QTimer::timeout, this, &Session::runEdits);
 }
 
 Session::~Session() {
@@ -107,7 +111,8 @@ void Session::edit(Change change, const QString& label, const std::string& merge
   if (!merge_key.empty() && edits_.size() > (edit_runs_ ? 1u : 0u) && edits_.back().merge_key == merge_key)
     edits_.pop_back();
   edits_.push_back({std::move(change), label, merge_key});
-  runEdits();
+  if (merge_key.empty()) return runEdits();
+  edit_timer_.start();  // more of the same may come, and what takes long is worth doing once
 }
 
 void Session::editDrawn(std::function<Project(const Project&, const Drawing&)> change, const QString& label,
@@ -133,7 +138,7 @@ void Session::setScalesSteps(bool on) {
 }
 
 void Session::runEdits() {
-  if (edit_runs_ || edits_.empty()) return;
+  if (edit_runs_ || edits_.empty() || edit_timer_.isActive()) return;
   edit_runs_ = true;
   const Edit edit = edits_.front();
   aside(
@@ -194,6 +199,7 @@ void Session::undo() {
   if (editing()) {
     const bool seen = &history_.before(edits_.front().merge_key) != &history_.now();
     ++edit_epoch_;
+    edit_timer_.stop();
     edits_.resize(1);
     finishEdit();
     emit selectionChanged();
@@ -286,6 +292,7 @@ void Session::whenDerived(std::function<void()> then) {
 void Session::replace(Project project, const QString& path, bool saved) {
   autosave_.discard();  // whoever called has asked whether the work in it may go
   ++edit_epoch_;
+  edit_timer_.stop();
   edits_.clear();
   after_edits_.clear();
   seal_after_ = false;

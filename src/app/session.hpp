@@ -149,6 +149,7 @@ class Session : public QObject {
     std::string merge_key;
   };
   std::deque<Edit> edits_;
+  QTimer edit_timer_;
   bool edit_runs_ = false, seal_after_ = false;
   int edit_epoch_ = 0;
   std::vector<std::function<void()>> after_edits_;

@@ -2,17 +2,24 @@
 #pragma once
 
 #include <QApplication>
+#include <QComboBox>
 #include <QElapsedTimer>
+#include <QMenu>
 #include <QPushButton>
 #include <QTemporaryDir>
+#include <QTreeView>
 #include <QtTest/QTest>
 #include <catch2/catch.hpp>
 #include <functional>
 
 #include "app/dialogs.hpp"
+#include "app/ledger/ledger_model.hpp"
 #include "app/main_window.hpp"
 #include "app/units.hpp"
+#include "app/widgets/number_field.hpp"
+#include "core/format/files.hpp"
 #include "core/project/edit.hpp"
+#include "core/project/presets.hpp"
 
 namespace dotlane::test {
 
@@ -40,8 +47,43 @@ inline void wait_for(const std::function<bool()>& done, int ms = 30'000) {
 
 inline QString demo() { return QStringLiteral(DOTLANE_DEMO "/lighthouse-card.dotlane"); }
 
+/// Presses the mouse at a place of the widget, moves it there in steps and lets go, as a hand does.
+inline void drag(QWidget* on, QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier,
+                 Qt::MouseButton button = Qt::LeftButton) {
+  QTest::mousePress(on, button, keys, from);
+  for (int i = 1; i <= 8; ++i) {
+    // QTest::mouseMove knows no modifiers.
+    const QPoint at = from + (to - from) * i / 8;
+    QMouseEvent move(QEvent::MouseMove, at, on->mapToGlobal(at), Qt::NoButton, button, keys);
+    QApplication::sendEvent(on, &move);
+    QCoreApplication::processEvents();
+  }
+  QTest::mouseRelease(on, button, keys, to);
+}
+
+/// Types into a field and ends with Return.
+inline void type(NumberField* field, const char* text) {
+  field->editor()->setFocus();
+  field->editor()->selectAll();
+  QTest::keyClicks(field->editor(), QString::fromLatin1(text));
+  QTest::keyClick(field->editor(), Qt::Key_Return);
+}
+
+/// Goes to an entry of a box by the arrow keys.
+inline void choose(QComboBox* box, int row) {
+  REQUIRE(row >= 0);
+  REQUIRE(row < box->count());
+  REQUIRE(box->isEnabled());
+  const int from = box->currentIndex();
+  const Qt::Key key = row > from ? Qt::Key_Down : Qt::Key_Up;
+  for (int i = 0; i < std::abs(row - from) && box->currentIndex() != row; ++i) QTest::keyClick(box, key);
+  CHECK(box->currentIndex() == row);
+}
+inline void choose(QComboBox* box, const QString& data) { choose(box, box->findData(data)); }
+
 /// A window with a project open, as a user sees it.
 struct Opened {
+  QTemporaryDir folder;  ///< for files of this test
   Answers answers;
   MainWindow window;
   explicit Opened(const QString& path = demo()) {
@@ -50,6 +92,16 @@ struct Opened {
     window.activateWindow();
     if (!path.isEmpty()) window.take({path});
     window.session().settle();
+    QTest::qWait(1);
+  }
+  explicit Opened(const Project& project) : Opened(QString()) { put(project); }
+  /// Opens the project by way of a file.
+  void put(const Project& project, const QString& name = QStringLiteral("test.dotlane")) {
+    const QString path = folder.filePath(name);
+    REQUIRE(save_project(project, path.toStdString()));
+    window.take({path});
+    session().settle();
+    REQUIRE(session().path() == path);
     QTest::qWait(1);
   }
   Session& session() { return window.session(); }
@@ -79,12 +131,91 @@ struct Opened {
     QTest::mouseClick(visible, Qt::LeftButton);
     session().settle();
   }
+  /// Clicks the button of the notice that begins with this.
+  void answer(const QString& begins) {
+    auto* notice = find<QWidget>("notice");
+    REQUIRE(notice->isVisible());
+    for (auto* b : notice->findChildren<QPushButton*>()) {
+      if (!b->isVisible() || !b->text().startsWith(begins)) continue;
+      QTest::mouseClick(b, Qt::LeftButton);
+      session().settle();
+      return;
+    }
+    FAIL("no answer " << begins.toStdString());
+  }
   void press(Qt::Key key, Qt::KeyboardModifiers keys = Qt::NoModifier) {
     QTest::keyClick(&bench(), key, keys);
     session().settle();
   }
+  /// Presses the shortcut of an action; it must be there to be used.
+  void run(const char* action, bool settle = true) {
+    QAction* a = window.actions().find(QString::fromLatin1(action));
+    INFO("action " << action);
+    REQUIRE(a);
+    REQUIRE(a->isEnabled());
+    REQUIRE_FALSE(a->shortcut().isEmpty());
+    bool done = false;
+    const auto heard = QObject::connect(a, &QAction::triggered, a, [&done] { done = true; });
+    if (a->shortcutContext() != Qt::WindowShortcut && a->shortcutContext() != Qt::ApplicationShortcut) bench().setFocus();
+    window.activateWindow();  // after a dialog, as a window manager does
+    QWidget* on = window.focusWidget() && window.focusWidget()->isVisible() ? window.focusWidget() : &bench();
+    QTest::keySequence(on, a->shortcut());
+    QObject::disconnect(heard);
+    INFO("keys to " << on->metaObject()->className() << " " << on->objectName().toStdString());
+    CHECK(done);
+    if (settle) session().settle();
+  }
+  void undo() { run("undo"); }
+  void redo() { run("redo"); }
+  /// Clicks pieces and lines in the ledger, all but the first with Ctrl; an empty list picks nothing.
+  void pick(const std::vector<LineRef>& refs) {
+    session().settle();
+    if (refs.empty()) return press(Qt::Key_Escape);
+    auto* tree = find<QTreeView>("ledger");
+    const auto* model = static_cast<const LedgerModel*>(tree->model());
+    auto find_row = [&](const auto& self, const QModelIndex& under, const LineRef& ref) -> QModelIndex {
+      for (int i = 0; i < model->rowCount(under); ++i) {
+        const QModelIndex row = model->index(i, 0, under);
+        if (row.data(LedgerModel::KindRole).toInt() != LedgerModel::stock_row) {
+          const LineRef here = model->refAt(row);
+          if (here == ref) return row;
+          if (here.piece != ref.piece) continue;
+        }
+        if (const QModelIndex inside = self(self, row, ref); inside.isValid()) return inside;
+      }
+      return {};
+    };
+    Qt::KeyboardModifiers keys = Qt::NoModifier;
+    for (const auto& ref : refs) {
+      const QModelIndex row = find_row(find_row, {}, ref);
+      INFO("piece " << ref.piece << " line " << ref.line);
+      REQUIRE(row.isValid());
+      if (!ref.line.empty()) tree->expand(row.parent());
+      tree->scrollTo(row);
+      QTest::mouseClick(tree->viewport(), Qt::LeftButton, keys, tree->visualRect(row).center());
+      keys = Qt::ControlModifier;
+    }
+    session().settle();
+  }
+  void pick(const std::string& name) { pick({LineRef{piece(name).id, ""}}); }
+  /// Clicks an entry of the menu that a button shows.
+  void click_entry(QPushButton* button, const std::function<bool(const QAction*)>& which) {
+    REQUIRE(button->menu());
+    button->menu()->popup(button->mapToGlobal(QPoint(0, button->height())));
+    QAction* entry = nullptr;
+    for (QAction* a : button->menu()->actions()) {
+      if (which(a)) entry = a;
+    }
+    REQUIRE(entry);
+    REQUIRE(entry->isEnabled());
+    QTest::mouseClick(button->menu(), Qt::LeftButton, Qt::NoModifier, button->menu()->actionGeometry(entry).center());
+    window.activateWindow();
+    session().settle();
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  }
   QPoint at(double x, double y) { return bench().view().to_px(Vec{x, y}).toPoint(); }
-  Box bounds(const std::string& name) { return bounds_on_mat(*find_drawn(session().drawing(), piece(name).id)); }
+  Box bounds(const std::string& name) { return bounds(piece(name).id); }
+  Box bounds(int id) { return bounds_on_mat(*find_drawn(session().drawing(), id)); }
   const Piece& piece(const std::string& name) {
     for (const auto& p : project().pieces) {
       if (p->name == name) return *p;
@@ -94,14 +225,6 @@ struct Opened {
   }
 };
 
-/// Triggers the action as its shortcut would; it must be there to be triggered.
-inline void run(Opened& o, const char* action) {
-  QAction* a = o.window.actions().find(QString::fromLatin1(action));
-  INFO("action " << action);
-  REQUIRE(a);
-  REQUIRE(a->isEnabled());
-  a->trigger();
-  o.session().settle();
-}
+inline void run(Opened& o, const char* action) { o.run(action); }
 
 }  // namespace dotlane::test

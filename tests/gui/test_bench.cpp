@@ -18,9 +18,8 @@ struct Two : Opened {
     p = *add_shape(std::move(p), "rectangle", {{"width", 30.0}, {"height", 30.0}}, &right);
     p = move_pieces(std::move(p), {left}, {-80, 0});
     p = move_pieces(std::move(p), {right}, {80, 0});
-    session().commit(std::move(p), QString());
-    session().settle();
-    session().select({{left, ""}});
+    put(p);
+    pick({{left, ""}});
   }
   Box box(int id) { return find_drawn(session().drawing(), id)->bounds; }
   QPoint px(double x, double y) { return bench().view().to_px(Vec{x, y}).toPoint(); }
@@ -52,10 +51,10 @@ TEST_CASE("a corner handle sizes in proportion or freely, a side handle one way,
   CHECK(now.y0 == Approx(before.y0).margin(0.01));
   CHECK(now.width() == Approx(80).margin(1));
   CHECK(now.width() / now.height() == Approx(2).epsilon(0.001));
-  o.session().undo();
+  o.undo();
   CHECK(o.box(o.left).width() == Approx(40));
   // Free: what the mouse says.
-  o.session().commit(set_aspect_lock(o.project(), o.left, false), QString());
+  o.click("aspectLock");
   o.drag(o.px(before.x1, before.y1), o.px(before.x0 + 60, before.y0 + 50));
   now = o.box(o.left);
   CHECK(now.width() == Approx(60).margin(1));
@@ -94,7 +93,7 @@ TEST_CASE("clicks pick pieces, Ctrl adds and takes away, a second click or a dou
   REQUIRE(o.session().selection().size() == 1);
   CHECK(o.session().selection().front() == LineRef{o.right, "outline"});
   // In a group a click means all of it, a double click the piece.
-  o.session().select({{o.left, ""}, {o.right, ""}});
+  o.pick({{o.left, ""}, {o.right, ""}});
   run(o, "group");
   QTest::mouseClick(&o.bench(), Qt::LeftButton, Qt::NoModifier, o.px(150, 280));
   QTest::mouseClick(&o.bench(), Qt::LeftButton, Qt::NoModifier, on_a);
@@ -105,7 +104,7 @@ TEST_CASE("clicks pick pieces, Ctrl adds and takes away, a second click or a dou
 
 TEST_CASE("a band picks what lies inside it, with Ctrl besides what was picked") {
   Two o;
-  o.session().select({});
+  o.pick(std::vector<LineRef>{});
   const Box a = o.box(o.left), b = o.box(o.right);
   o.drag(o.px(b.x0 - 5, b.y0 - 5), o.px(b.x1 + 5, b.y1 + 5));
   CHECK(o.session().selectedPieces() == std::vector<int>{o.right});
@@ -184,9 +183,9 @@ TEST_CASE("an Alt-click drops a contour, and with Shift keeps it alone") {
   o.session().newProject();
   int id = 0;
   Project p = *add_shape(o.session().project(), "ring", {{"outer", 60.0}, {"inner", 30.0}}, &id);
-  o.session().commit(std::move(p), QString());
+  o.put(std::move(p));
   o.session().settle();
-  o.session().select({{id, ""}});
+  o.pick({{id, ""}});
   auto contours = [&] {
     std::size_t n = 0;
     for (const auto& line : find_drawn(o.session().drawing(), id)->piece->lines) n += line.path->contours.size();
@@ -199,7 +198,7 @@ TEST_CASE("an Alt-click drops a contour, and with Shift keeps it alone") {
   o.session().settle();
   CHECK(contours() == 1);
   CHECK(find_drawn(o.session().drawing(), id)->bounds.width() == Approx(60).margin(0.01));
-  o.session().undo();
+  o.undo();
   QTest::mouseClick(&o.bench(), Qt::LeftButton, Qt::AltModifier | Qt::ShiftModifier, inner);
   o.session().settle();
   CHECK(contours() == 1);

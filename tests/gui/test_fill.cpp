@@ -21,10 +21,9 @@ struct Filled : Opened {
     session().newProject();
     Project p = *add_shape(session().project(), "rectangle", shape, &id);
     p = assign_role(std::move(p), {{id, "outline"}}, Role::draw);
-    session().commit(std::move(p), QString());
-    session().settle();
-    session().select({{id, ""}});
-    run(*this, "step-fill");
+    put(p);
+    pick({{id, ""}});
+    run("step-fill");
     session().settle();
   }
   FillPanel& panel() {
@@ -43,6 +42,22 @@ struct Filled : Opened {
     QTest::qWait(180);  // the pause before figures are taken up again
     session().settle();
     return panel();
+  }
+  /// Picks the piece again and opens its fill.
+  void open_step() {
+    pick({{id, ""}});
+    for (auto* p : window.findChildren<FillPanel*>()) {
+      if (p->isVisible()) return;
+    }
+    click("step-1");
+  }
+  NumberField* field(const char* key) {
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    for (auto* f : window.findChildren<NumberField*>(QStringLiteral("value-") + QString::fromLatin1(key))) {
+      if (f->isVisible()) return f;
+    }
+    FAIL("no field " << key);
+    return nullptr;
   }
   const Values& values() { return find_piece(session().project(), id)->steps.front().values; }
   double number(const char* key) { return Reading(*find_kind(step_kinds(), "fill"), values()).number(key); }
@@ -73,13 +88,11 @@ TEST_CASE("a fill step shows its strokes at once, and its figures a moment later
   CHECK(f.cost.seconds == Approx(plan.passes[0].seconds).epsilon(0.15));
   // Another pattern: fewer lifts, and fields that mean nothing for it go.
   auto* pattern = o.find<QComboBox>("value-pattern");
-  pattern->setCurrentIndex(pattern->findData(QStringLiteral("zigzag")));
-  emit pattern->activated(pattern->currentIndex());
+  choose(pattern, pattern->findData(QStringLiteral("zigzag")));
   const auto before = f.cost.lifts;
   wait_for([&] { return o.panel().figures() && o.panel().figures()->cost.lifts < before / 4; });
   CHECK(o.find<QWidget>("value-join")->isVisible());
-  pattern->setCurrentIndex(pattern->findData(QStringLiteral("stipple")));
-  emit pattern->activated(pattern->currentIndex());
+  choose(pattern, pattern->findData(QStringLiteral("stipple")));
   o.session().settle();
   CHECK_FALSE(o.find<QWidget>("value-join")->isVisible());
   CHECK_FALSE(o.find<QWidget>("value-angle")->isVisible());
@@ -97,9 +110,9 @@ TEST_CASE("the dial turns and spreads the strokes, by mouse and by keys, as one 
   QTest::mouseRelease(dial, Qt::LeftButton, Qt::NoModifier, middle + QPoint(0, -50));
   o.session().settle();
   CHECK(o.number("angle") == Approx(90).margin(1.5));
-  o.session().undo();
+  o.undo();
   CHECK(o.number("angle") == 20);
-  o.session().redo();
+  o.redo();
   // Sixty pixels up in the middle: twice as far apart.
   QTest::mousePress(dial, Qt::LeftButton, Qt::NoModifier, middle);
   QTest::mouseMove(dial, middle - QPoint(0, 30));
@@ -137,8 +150,7 @@ TEST_CASE("the curve over the angles is clicked, the best angle and the widest s
   o.session().settle();
   CHECK(o.number("angle") == Approx(90).margin(5));
   auto* goal = o.find<QComboBox>("fillGoal");
-  goal->setCurrentIndex(1);
-  emit goal->activated(1);
+  choose(goal, 1);
   QTest::qWait(200);
   wait_for([&] { return o.panel().curve().advice().curve.size() == 36; });
   o.session().settle();
@@ -168,7 +180,8 @@ TEST_CASE("an angle that counts on the mat is proposed and clicked as one, and a
   Filled o({{"width", 30.0}, {"height", 10.0}});
   Project p = *set_step_value(o.session().project(), o.id, 1, "angle-from", std::string("mat"));
   p = turn_pieces(std::move(p), o.session().drawing(), {o.id}, 30);
-  o.session().commit(std::move(p), QString());
+  o.put(p);
+  o.open_step();
   FillPanel& panel = o.worked_out();
   wait_for([&] { return panel.curve().advice().curve.size() == 36; });
   o.click("fillBest");
@@ -181,8 +194,8 @@ TEST_CASE("an angle that counts on the mat is proposed and clicked as one, and a
   for (auto& tool : finer.tools) {
     if (tool.id == o.strokes().tool) tool.tip_width_mm = 0.1;
   }
-  o.session().commit(std::move(finer), QString());
-  o.session().settle();
+  o.put(finer);
+  o.open_step();
   wait_for([&] {
     o.session().settle();
     return o.panel().figures() && o.panel().figures()->coverage.share < before * 0.6;
@@ -209,7 +222,7 @@ TEST_CASE("ways to go over it are compared, and one is taken") {
   o.click("fillCompare");
   o.session().settle();
   CHECK(o.panel().findChild<QWidget*>(QStringLiteral("fillWays"))->isVisible());
-  o.session().commit(*set_step_value(o.session().project(), o.id, 1, "spacing", 0.7), QString());
+  type(o.field("spacing"), "0.7");
   o.session().settle();
   CHECK_FALSE(o.panel().findChild<QWidget*>(QStringLiteral("fillWays"))->isVisible());
   // Once more, stroke by stroke: repeats are said of the strokes alone.
@@ -233,10 +246,9 @@ TEST_CASE("ways to go over it are compared, and one is taken") {
 
 TEST_CASE("a fill of a million strokes is worked out and painted aside; the window goes on meanwhile") {
   Filled o({{"width", 280.0}, {"height", 280.0}});
-  Project p = o.session().project();
-  p = *set_step_value(std::move(p), o.id, 1, "pattern", std::string("dots"));
-  p = *set_step_value(std::move(p), o.id, 1, "spacing", 0.28);
-  o.session().commit(std::move(p), QString());
+  choose(o.find<QComboBox>("value-pattern"), QStringLiteral("dots"));
+  o.session().settle();
+  type(o.field("spacing"), "0.28");
   // What shows at once is coarser, and says so.
   CHECK(o.session().stale());
   CHECK(o.strokes().path->contours.size() < 10'000);
@@ -249,8 +261,7 @@ TEST_CASE("a fill of a million strokes is worked out and painted aside; the wind
   QTest::mouseMove(&o.bench(), o.bench().rect().center() + QPoint(30, 20));
   QTest::mouseRelease(&o.bench(), Qt::MiddleButton, Qt::NoModifier, o.bench().rect().center() + QPoint(30, 20));
   CHECK_FALSE(o.window.grab().isNull());
-  o.session().undo();
-  o.session().settle();
+  for (int i = 0; i < 4 && o.strokes().path->contours.size() >= 5000; ++i) o.undo();
   CHECK(o.strokes().path->contours.size() < 5000);
 }
 
@@ -328,11 +339,11 @@ TEST_CASE("inches, the dark look and undo hold for fills too") {
   CHECK(find_drawn(o.session().drawing(), o.id)->piece->lines.size() == 1);
   CHECK_FALSE(o.panel().figures().has_value());
   CHECK_FALSE(o.find<QPushButton>("fillBest")->isEnabled());
-  o.session().undo();
+  o.undo();
   o.session().settle();
   CHECK(find_drawn(o.session().drawing(), o.id)->piece->lines.size() == 2);
-  o.session().undo();
-  o.session().undo();
+  o.undo();
+  o.undo();
   CHECK(find_piece(o.project(), o.id)->steps.empty());
 }
 
@@ -355,12 +366,13 @@ TEST_CASE("the tag of the demo: dense engraving four times over, a clear one mir
   };
   CHECK_FALSE(said("clear-not-mirrored"));
   // Without its mirror step it is told; mirrored by the job as well, it would be twice.
-  o.session().commit(switch_step(o.project(), clear.id, 2, false), QString());
+  const Project before = o.project();
+  o.put(switch_step(before, clear.id, 2, false));
   CHECK(said("clear-not-mirrored"));
-  o.session().undo();
+  o.put(before);
   run(o, "mirror");
   CHECK(said("mirrored-twice"));
-  o.session().undo();
+  o.undo();
   o.session().settle();
   // The reflection reads the other way round: what was left is right.
   const Box plain = o.bounds("Berth number"), mirrored = o.bounds("Berth seen through");

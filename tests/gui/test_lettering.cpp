@@ -33,7 +33,7 @@ void keys(Opened& o, const char* typed) {
 struct Typed : Opened {
   Typed() : Opened(QString()) {
     session().newProject();
-    run(*this, "lettering-new");
+    run("lettering-new");
     REQUIRE(window.typing().active());
   }
   template <class T>
@@ -68,15 +68,15 @@ TEST_CASE("new lettering is typed on the bench, and undo takes back a word at a 
   const double wide = drawn->bounds.width();
   keys(o, " 5");
   CHECK(find_drawn(o.session().drawing(), o.window.typing().piece())->bounds.width() > wide);
-  o.session().undo();
+  o.undo();
   CHECK(text(o) == "Rope and reels");
-  o.session().undo();
+  o.undo();
   CHECK(text(o) == "Rope and");
-  o.session().undo();
+  o.undo();
   CHECK(text(o) == "Rope");
-  o.session().undo();
+  o.undo();
   CHECK(text(o) == "Lantern");
-  o.session().redo();
+  o.redo();
   CHECK(text(o) == "Rope");
 }
 
@@ -181,7 +181,8 @@ TEST_CASE("words typed in the recipe show on the bench, and the caret is one") {
   o.session().settle();
   CHECK(text(o) == "Lamp oil");
   CHECK(o.window.typing().caret() == 8);
-  o.session().undo();
+  o.bench().setFocus();
+  o.undo();
   CHECK(text(o) == "Lamp");
   CHECK(words->toPlainText() == QStringLiteral("Lamp"));
   // Values that mean nothing on a straight line are not shown.
@@ -189,8 +190,7 @@ TEST_CASE("words typed in the recipe show on the bench, and the caret is one") {
   auto* radius = o.window.findChild<NumberField*>(QStringLiteral("value-radius"));
   REQUIRE(radius);
   CHECK_FALSE(radius->isVisible());
-  way->setCurrentIndex(way->findData(QStringLiteral("outside")));
-  emit way->activated(way->currentIndex());
+  choose(way, way->findData(QStringLiteral("outside")));
   o.session().settle();
   QCoreApplication::processEvents();
   CHECK(radius->isVisible());
@@ -288,10 +288,9 @@ TEST_CASE("typefaces are looked at on the bench, kept as favourites, chosen or g
 TEST_CASE("letterforms are searched and put at the caret, features switched for all or for marked letters") {
   Typed o;
   keys(o, "Brass");
-  o.session().commit(
-      *set_source_value(o.project(), o.window.typing().piece(), "font", std::string("EB Garamond 12 Italic")),
-      QString());
-  o.session().settle();
+  o.put(*set_source_value(o.project(), o.window.typing().piece(), "font", std::string("EB Garamond 12 Italic")));
+  o.pick("Lettering");
+  o.run("lettering-type");
   o.press(Qt::Key_Home);
   o.press(Qt::Key_Right);
   run(o, "lettering-forms");
@@ -306,7 +305,8 @@ TEST_CASE("letterforms are searched and put at the caret, features switched for 
   auto use = [&](const char* name) {
     for (int i = 0; i < list->count(); ++i) {
       if (list->item(i)->text() == QString::fromLatin1(name)) {
-        emit list->itemClicked(list->item(i));
+        list->scrollToItem(list->item(i));
+        QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(i)).center());
         o.session().settle();
         return;
       }
@@ -330,24 +330,18 @@ TEST_CASE("letterforms are searched and put at the caret, features switched for 
   picker->close();
   // Features: for the whole, and for what is marked.
   auto menu_item = [&](const QString& name) {
-    auto* button = o.field<QPushButton>("features");
-    emit button->menu()->aboutToShow();
-    for (QAction* a : button->menu()->actions()) {
-      if (a->text() == name) return a;
-    }
-    FAIL("no feature " << name.toStdString());
-    return static_cast<QAction*>(nullptr);
+    o.click_entry(o.field<QPushButton>("features"), [&](const QAction* a) { return a->text() == name; });
   };
-  menu_item(feature_name("swsh"))->trigger();
+  menu_item(feature_name("swsh"));
   o.session().settle();
   CHECK(std::get<std::string>(values(o).at("features")) == "swsh");
-  menu_item(feature_name("swsh"))->trigger();
-  menu_item(feature_name("liga"))->trigger();
+  menu_item(feature_name("swsh"));
+  menu_item(feature_name("liga"));
   o.session().settle();
   CHECK(std::get<std::string>(values(o).at("features")) == "-liga");
   o.press(Qt::Key_Home);
   o.press(Qt::Key_Right, Qt::ShiftModifier);
-  menu_item(feature_name("swsh"))->trigger();
+  menu_item(feature_name("swsh"));
   o.session().settle();
   CHECK(std::get<std::string>(values(o).at("features")) == "-liga, swsh[0:1]");
 }
@@ -356,8 +350,8 @@ TEST_CASE("closing up mends loose lettering by one action, and Second look says 
   Typed o;
   keys(o, "harbour");
   const int id = o.window.typing().piece();
-  o.session().commit(*set_source_value(o.project(), id, "tracking", 2.0), QString());
-  o.session().settle();
+  o.put(*set_source_value(o.project(), id, "tracking", 2.0));
+  o.pick({{id, ""}});
   auto apart = [&] {
     return std::count_if(o.session().derived().findings.begin(), o.session().derived().findings.end(),
                          [](const Finding& f) { return f.code == "letters-apart"; });
@@ -369,9 +363,9 @@ TEST_CASE("closing up mends loose lettering by one action, and Second look says 
   run(o, "lettering-close-up");
   CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("already")));
   // Nothing helps a dot beside a hanging quote, and it says which.
-  o.session().commit(*set_source_value(o.project(), id, "text", std::string(".'")), QString());
-  o.session().commit(*set_source_value(o.project(), id, "font", std::string("Bebas Neue Bold")), QString());
-  o.session().settle();
+  o.put(*set_source_value(o.project(), id, "text", std::string(".'")));
+  o.put(*set_source_value(o.project(), id, "font", std::string("Bebas Neue Bold")));
+  o.pick({{id, ""}});
   run(o, "lettering-close-up");
   CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("no shift")));
 }
@@ -384,7 +378,7 @@ TEST_CASE("the sign of the demo is lettering that stays to be typed in, also aft
     Opened o(sign);
     CHECK(o.session().derived().findings.empty());
     const Box backing = o.bounds("Sign backing");
-    o.session().select({{o.piece("Sign words").id, ""}});
+    o.pick({{o.piece("Sign words").id, ""}});
     o.window.typing().begin(o.piece("Sign words").id);
     keys(o, "Harbour Lanterns");
     // The backing follows the words.
@@ -399,8 +393,7 @@ TEST_CASE("the sign of the demo is lettering that stays to be typed in, also aft
   again.session().select({{again.piece("Sign words").id, ""}});
   CHECK(utf8_of(again.window.typing().lettering().text) == "Harbour Lanterns");
   // A typeface that is not on the machine is told, and nothing is lost by opening.
-  again.session().commit(
-      *set_source_value(again.project(), again.piece("Pier").id, "font", std::string("Nowhere Script")), QString());
+  again.put(*set_source_value(again.project(), again.piece("Pier").id, "font", std::string("Nowhere Script")));
   again.session().settle();
   const auto& findings = again.session().derived().findings;
   CHECK(std::any_of(findings.begin(), findings.end(), [](const Finding& f) {

@@ -21,7 +21,7 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
 
   // Assign: the wave's crest becomes a scored line.
   const Piece& wave = o.piece("Wave border");
-  o.session().select({{wave.id, "wave-crest"}});
+  o.pick({{wave.id, "wave-crest"}});
   o.click("role-score");
   CHECK(o.piece("Wave border").lines[1].role == Role::score);
   CHECK(o.session().undoLabel() == "Make it score");
@@ -77,7 +77,7 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
 
   // Save under a new name, open it in another window: the same project.
   o.answers.save = folder.filePath(QStringLiteral("card"));
-  o.window.actions().find(QStringLiteral("save-as"))->trigger();
+  o.run("save-as");
   o.session().settle();
   CHECK(o.session().path().endsWith(QStringLiteral("card.dotlane")));
   CHECK_FALSE(o.session().modified());
@@ -110,7 +110,7 @@ TEST_CASE("work survives a kill in the middle of editing") {
   CHECK(o.project().pieces.front()->placement.e == Approx(saved.e + 30));
   CHECK(o.session().modified());
   CHECK(o.session().path() == path);
-  o.window.actions().find(QStringLiteral("save"))->trigger();
+  o.run("save");
   o.session().settle();
   CHECK(load_project(path.toStdString())->pieces.front()->placement.e == Approx(saved.e + 30));
   CHECK_FALSE(QFile::exists(o.session().autosavePath()));
@@ -157,8 +157,8 @@ TEST_CASE("a run given up before it began leaves nothing behind, and the next on
   // An edit after the start does not touch the run: it keeps the plan it began with.
   run.start();
   const std::size_t passes = run.plan().passes.size();
-  o.session().commit(assign_role(o.project(), lines_of_piece(o.session().drawing(), o.piece("Cliff").id), Role::guide),
-                     QString());
+  o.pick("Cliff");
+  o.press(Qt::Key_G);
   o.session().settle();
   CHECK(run.plan().passes.size() == passes);
   while (true) {
@@ -196,7 +196,7 @@ TEST_CASE("bringing in a drawing: assumed size asks, a broken file says one line
 
 TEST_CASE("closing with unsaved changes asks, staying keeps the window") {
   Opened o;
-  o.session().select({{o.project().pieces.front()->id, ""}});
+  o.pick({{o.project().pieces.front()->id, ""}});
   o.press(Qt::Key_Right);
   o.answers.answer = Dialogs::Answer::cancel;
   o.window.close();
@@ -213,12 +213,12 @@ TEST_CASE("the job is exported from the window in every format") {
   Opened o;
   for (const char* ending : {"svg", "hpgl", "pdf", "png"}) {
     o.answers.save = folder.filePath(QStringLiteral("job.") + QString::fromLatin1(ending));
-    o.window.actions().find(QStringLiteral("export"))->trigger();
+    o.run("export");
     o.session().settle();
     CHECK(QFileInfo(o.answers.save).size() > 500);
   }
   o.answers.save = folder.filePath(QStringLiteral("job.docx"));
-  o.window.actions().find(QStringLiteral("export"))->trigger();
+  o.run("export");
   o.session().settle();
   CHECK(o.find<Notice>("notice")->message().contains(QStringLiteral("choose one of the endings")));
 }

@@ -17,13 +17,6 @@ using namespace dotlane::test;
 
 namespace {
 
-void type(NumberField* field, const char* text) {
-  field->editor()->setFocus();
-  field->editor()->selectAll();
-  QTest::keyClicks(field->editor(), QString::fromLatin1(text));
-  QTest::keyClick(field->editor(), Qt::Key_Return);
-}
-
 NumberField* named(Opened& o, const char* accessible) {
   QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
   for (auto* f : o.window.findChildren<NumberField*>()) {
@@ -111,8 +104,7 @@ TEST_CASE("sheets: size, place, stock and machine are typed") {
   type(named(o, "Time for one tool swap by hand"), "10");
   CHECK(o.project().machine.swap_s == 10);
   auto* mat = o.find<QComboBox>("matBox");
-  mat->setCurrentIndex(1);
-  emit mat->activated(1);
+  choose(mat, 1);
   CHECK(o.project().machine.mat.height_mm == Approx(609.6));
 }
 
@@ -131,22 +123,21 @@ TEST_CASE("lines are taken by colour and by layer, and their tool and repeats ch
   };
   QTest::mouseClick(row(QStringLiteral("Layer Cliff")), Qt::LeftButton);
   CHECK(o.session().selectedLines().size() == 2);
-  o.session().select({{1, ""}});
+  o.pick({{1, ""}});
   QTest::mouseClick(row(QStringLiteral("#c77f0a")), Qt::LeftButton);
   const auto amber = o.session().selectedLines();
   CHECK(amber.size() == 6);
   auto* tool = o.find<QComboBox>("toolBox");
   const int pencil = tool->findData("pencil");
   REQUIRE(pencil >= 0);
-  tool->setCurrentIndex(pencil);
-  emit tool->activated(pencil);
+  choose(tool, pencil);
   CHECK(wants_tool(o.project(), "pencil"));
-  o.window.actions().find(QStringLiteral("split-layers"))->trigger();
+  o.run("split-layers");
   o.session().settle();
   CHECK(o.project().pieces.size() == 5);
   CHECK(o.find<QTreeView>("ledger")->model()->rowCount() == 6);  // a stock and its pieces
-  o.session().select({{o.piece("Cliff").id, "ledges"}});
-  o.window.actions().find(QStringLiteral("same-color"))->trigger();
+  o.pick({{o.piece("Cliff").id, "ledges"}});
+  o.run("same-color");
   CHECK(o.session().selection().size() == 6);
 }
 
@@ -154,12 +145,9 @@ TEST_CASE("confirming, duplicating, layer order and removing, each one step back
   Opened o;
   const Project start = o.project();
   auto act = [&](const char* id) {
-    auto* action = o.window.actions().find(QString::fromLatin1(id));
-    REQUIRE(action->isEnabled());
-    action->trigger();
-    o.session().settle();
+    o.run(id);
   };
-  o.session().select({{o.piece("Cliff").id, ""}});
+  o.pick({{o.piece("Cliff").id, ""}});
   act("duplicate");
   CHECK(o.project().pieces.size() == 6);
   CHECK(o.session().selectedPieces().front() == 6);
@@ -182,7 +170,7 @@ TEST_CASE("the unit belongs to the project and is saved with it") {
   Opened o;
   o.click("unitInch");
   o.answers.save = folder.filePath(QStringLiteral("inches.dotlane"));
-  o.window.actions().find(QStringLiteral("save-as"))->trigger();
+  o.run("save-as");
   o.session().settle();
   Opened again(o.answers.save);
   CHECK(again.project().unit == LengthUnit::inch);
@@ -259,14 +247,14 @@ TEST_CASE("every stage fits a window of 1060 by 680 in light and dark") {
 
 TEST_CASE("two mat loads are shown one at a time and the ledger leads to the other") {
   Opened o;
-  o.session().select({{o.piece("Cliff").id, ""}});
+  o.pick({{o.piece("Cliff").id, ""}});
   Project next = o.project();
   for (auto& sheet : next.sheets) sheet.load = sheet.id;
-  o.session().commit(std::move(next), QStringLiteral("Two loads"));
+  o.put(std::move(next));
   o.session().settle();
-  o.session().select({{o.piece("Greeting").id, ""}});
+  o.pick({{o.piece("Greeting").id, ""}});
   CHECK(o.bench().load() == 1);
-  o.session().select({{o.piece("Cliff").id, ""}});
+  o.pick({{o.piece("Cliff").id, ""}});
   CHECK(o.bench().load() == 2);
   o.click("loadButton");
   CHECK(o.bench().load() == 1);
@@ -303,7 +291,7 @@ TEST_CASE("every number in the panels changes the project by typing, and undo ta
         if (!(o.project() == before)) break;
       }
       CHECK_FALSE(o.project() == before);
-      for (int k = 0; k < 6 && !(o.project() == before) && o.session().canUndo(); ++k) o.session().undo();
+      for (int k = 0; k < 6 && !(o.project() == before) && o.session().canUndo(); ++k) o.undo();
       QCoreApplication::processEvents();
       CHECK(o.project() == before);
       tried.insert(where + name + QString::number(i));
@@ -313,12 +301,12 @@ TEST_CASE("every number in the panels changes the project by typing, and undo ta
   o.session().settle();
   try_all(QStringLiteral("sheets"));
   o.window.setStage(Stage::passes);
-  emit o.window.lanes().passPicked(1);
+  QTest::mouseClick(o.window.lanes().viewport(), Qt::LeftButton, {}, o.window.lanes().blockOf(1).center().toPoint());
   o.session().settle();
   try_all(QStringLiteral("passes"));
   o.window.setStage(Stage::draft);
   for (const char* name : {"Card base", "Wave border"}) {
-    o.session().select({{o.piece(name).id, ""}});
+    o.pick({{o.piece(name).id, ""}});
     o.session().settle();
     try_all(QString::fromLatin1(name));
     for (const auto& step : std::vector<Step>(o.piece(name).steps)) {
@@ -342,6 +330,6 @@ TEST_CASE("a stock can be told to be clear, and no more") {
   clear->click();
   o.session().settle();
   CHECK_FALSE(find_stock(o.project(), "acrylic")->clear);
-  o.session().undo();
+  o.undo();
   CHECK(find_stock(o.project(), "acrylic")->clear);
 }

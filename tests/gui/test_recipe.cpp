@@ -23,13 +23,6 @@ namespace {
 
 QString stall() { return QStringLiteral(DOTLANE_DEMO "/fair-stall.dotlane"); }
 
-void type(NumberField* field, const char* text) {
-  field->editor()->setFocus();
-  field->editor()->selectAll();
-  QTest::keyClicks(field->editor(), QString::fromLatin1(text));
-  QTest::keyClick(field->editor(), Qt::Key_Return);
-}
-
 /// The field of the step that is open.
 template <class T>
 T* field(Opened& o, const char* key) {
@@ -48,7 +41,7 @@ int id_of(Opened& o, const std::string& name) { return o.piece(name).id; }
 TEST_CASE("a step is added, changed, switched off, moved and removed from the panel") {
   Opened o;
   const int cliff = id_of(o, "Cliff");
-  o.session().select({{cliff, ""}});
+  o.pick({{cliff, ""}});
   const Box before = o.bounds("Cliff");
   run(o, "step-offset");
   const int step = o.piece("Cliff").steps.back().id;
@@ -56,8 +49,7 @@ TEST_CASE("a step is added, changed, switched off, moved and removed from the pa
   type(field<NumberField>(o, "by"), "5");
   CHECK(o.bounds("Cliff").width() == Approx(before.width() + 10).margin(0.2));
   auto* corners = field<QComboBox>(o, "corners");
-  corners->setCurrentIndex(corners->findData(QStringLiteral("mitre")));
-  emit corners->activated(corners->currentIndex());
+  choose(corners, corners->findData(QStringLiteral("mitre")));
   CHECK(std::get<std::string>(o.piece("Cliff").steps.back().values.at("corners")) == "mitre");
   o.click(("switch-step-" + std::to_string(step)).c_str());
   CHECK(o.bounds("Cliff").width() == Approx(before.width()));
@@ -75,7 +67,7 @@ TEST_CASE("a step is added, changed, switched off, moved and removed from the pa
 
 TEST_CASE("typing a step's number is one undo entry, and Escape keeps the last good one") {
   Opened o;
-  o.session().select({{id_of(o, "Lighthouse"), ""}});
+  o.pick({{id_of(o, "Lighthouse"), ""}});
   run(o, "step-offset");
   auto* by = field<NumberField>(o, "by");
   by->editor()->setFocus();
@@ -102,8 +94,7 @@ TEST_CASE("a ready shape is made, sized by its own numbers, saved and opened aga
   type(field<NumberField>(o, "width"), "120");
   CHECK(o.bounds("Folding card").width() == Approx(240));
   auto* folds = field<QComboBox>(o, "folds");
-  folds->setCurrentIndex(folds->findData(QStringLiteral("two")));
-  emit folds->activated(folds->currentIndex());
+  choose(folds, folds->findData(QStringLiteral("two")));
   CHECK(find_drawn(o.session().drawing(), id)->piece->lines.size() == 3);
   CHECK(o.bounds("Folding card").width() == Approx(360));
   // Too wide for the mat now: the findings say so.
@@ -125,14 +116,14 @@ TEST_CASE("a ready shape is made, sized by its own numbers, saved and opened aga
 TEST_CASE("pieces combine from the panel, and what shapes another is not removed unasked") {
   Opened o;
   const int tower = id_of(o, "Lighthouse"), cliff = id_of(o, "Cliff");
-  o.session().commit(move_pieces(o.project(), {cliff}, {-120, -20}), QStringLiteral("Move"));
-  o.session().select({{tower, ""}, {cliff, ""}});
+  o.put(move_pieces(o.project(), {cliff}, {-120, -20}));
+  o.pick({{tower, ""}, {cliff, ""}});
   o.session().settle();
   o.click("recipe-combine-cut-away");
   CHECK(o.session().selectedPieces() == std::vector<int>{cliff});
   CHECK(inputs_of(o.piece("Cliff").steps.back()) == std::vector<int>{tower});
   // The other way round would be a circle.
-  o.session().select({{tower, ""}});
+  o.pick({{tower, ""}});
   const auto circular = add_step(
       o.project(), tower, Step{0, "join", true, {{"with", std::vector<double>{static_cast<double>(cliff)}}}, {}, {}});
   CHECK_FALSE(circular);
@@ -155,28 +146,28 @@ TEST_CASE("pieces combine from the panel, and what shapes another is not removed
 
 TEST_CASE("an outline behind follows the piece it is made of") {
   Opened o;
-  o.session().select({{id_of(o, "Lighthouse"), ""}});
+  o.pick({{id_of(o, "Lighthouse"), ""}});
   run(o, "outline-behind");
   const Box tower = o.bounds("Lighthouse"), behind = o.bounds("Lighthouse, behind");
   CHECK(behind.width() == Approx(tower.width() + 6).margin(0.01));
-  o.session().commit(move_pieces(o.project(), {id_of(o, "Lighthouse")}, {12, 0}), QStringLiteral("Move"));
+  o.put(move_pieces(o.project(), {id_of(o, "Lighthouse")}, {12, 0}));
   CHECK(o.bounds("Lighthouse, behind").x0 == Approx(behind.x0 + 12));
   o.session().size({id_of(o, "Lighthouse")}, {60.0, std::nullopt}, {});
   o.session().settle();
   CHECK(o.bounds("Lighthouse, behind").width() == Approx(66).margin(0.01));
   // It can lie elsewhere all the same, to be cut from another corner of the sheet.
   const Box now = o.bounds("Lighthouse, behind");
-  o.session().commit(move_pieces(o.project(), {id_of(o, "Lighthouse, behind")}, {30, 5}), QStringLiteral("Move"));
+  o.put(move_pieces(o.project(), {id_of(o, "Lighthouse, behind")}, {30, 5}));
   CHECK(o.bounds("Lighthouse, behind").x0 == Approx(now.x0 + 30));
 }
 
 TEST_CASE("groups are picked as one, a double click reaches inside") {
   Opened o;
   const int cliff = id_of(o, "Cliff"), wave = id_of(o, "Wave border");
-  o.session().select({{cliff, ""}, {wave, ""}});
+  o.pick({{cliff, ""}, {wave, ""}});
   run(o, "group");
   CHECK(o.piece("Cliff").group == "Group");
-  o.session().select({});
+  o.pick(std::vector<LineRef>{});
   QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(o.bounds("Cliff").centre().x, o.bounds("Cliff").centre().y));
   CHECK(o.session().selectedPieces() == std::vector<int>{wave, cliff});
   QTest::mouseDClick(&o.bench(), Qt::LeftButton, {}, o.at(o.bounds("Cliff").centre().x, o.bounds("Cliff").centre().y));
@@ -189,7 +180,7 @@ TEST_CASE("pieces are aligned and spread evenly from the panel") {
   Opened o;
   std::vector<LineRef> three;
   for (const char* name : {"Cliff", "Wave border", "Lighthouse"}) three.push_back({id_of(o, name), ""});
-  o.session().select(three);
+  o.pick(three);
   o.session().settle();
   o.click("recipe-align-bottom");
   CHECK(o.bounds("Cliff").y1 == Approx(o.bounds("Lighthouse").y1));
@@ -203,7 +194,7 @@ TEST_CASE("pieces are aligned and spread evenly from the panel") {
 TEST_CASE("a contour is left out by an Alt click and kept alone by another") {
   Opened o;
   const int tower = id_of(o, "Lighthouse");
-  o.session().select({{tower, ""}});
+  o.pick({{tower, ""}});
   const auto contours = [&] {
     std::size_t n = 0;
     for (const auto& line : find_drawn(o.session().drawing(), tower)->piece->lines) n += line.path->contours.size();
@@ -258,7 +249,7 @@ TEST_CASE("the stall opens with its recipes, trims under, and goes back to full 
     for (const auto& outcome : piece->outcomes) CHECK(outcome.trouble.empty());
   }
   const double before = o.bounds("Badge star").width();
-  o.session().select({});
+  o.pick(std::vector<LineRef>{});
   run(o, "untrim");
   for (const auto& piece : o.project().pieces) {
     for (const auto& step : piece->steps) CHECK(step.kind != "trim-under");
@@ -298,10 +289,10 @@ TEST_CASE("a heavy recipe never holds the window up") {
   line.path.contours.push_back(std::move(c));
   art.lines.push_back(std::move(line));
   int id = 0;
-  o.session().commit(add_artwork(o.project(), art, "saw.svg", &id), QStringLiteral("Bring in"));
+  o.put(add_artwork(o.project(), art, "saw.svg", &id));
   o.session().settle();
-  o.session().select({{id, ""}});
-  o.window.actions().find(QStringLiteral("step-offset"))->trigger();
+  o.pick({{id, ""}});
+  o.run("step-offset", false);
   CHECK(o.session().stale());  // the old outline is shown meanwhile
   o.session().settle();
   CHECK_FALSE(o.session().stale());
@@ -317,8 +308,8 @@ TEST_CASE("near-equal colours are listed with their difference and united in one
       "colours.svg");
   REQUIRE(art);
   int id = 0;
-  o.session().commit(add_artwork(o.project(), *art, "colours.svg", &id), QStringLiteral("Bring in"));
-  o.session().select({{id, ""}});
+  o.put(add_artwork(o.project(), *art, "colours.svg", &id));
+  o.pick({{id, ""}});
   run(o, "unite-colors");
   auto* notice = o.window.findChild<Notice*>();
   CHECK(notice->message().contains(QStringLiteral("#224161")));
@@ -365,7 +356,7 @@ TEST_CASE("trimming changes nothing that is seen when the layers lie on each oth
 
 TEST_CASE("a number is dragged by its unit, in one undo entry") {
   Opened o;
-  o.session().select({{id_of(o, "Cliff"), ""}});
+  o.pick({{id_of(o, "Cliff"), ""}});
   run(o, "step-offset");
   auto* by = field<NumberField>(o, "by");
   QLabel* unit = nullptr;
@@ -396,15 +387,10 @@ TEST_CASE("every step can be added from the menu, shows its values, and is undon
   for (const auto& kind : step_kinds()) {
     if (kind.kind == "leave-out") continue;
     INFO(kind.kind);
-    o.session().select({{tower, ""}});
+    o.pick({{tower, ""}});
     o.session().settle();
     auto* button = o.find<QPushButton>("addStep");
-    QAction* entry = nullptr;
-    for (QAction* a : button->menu()->actions()) {
-      if (a->objectName() == QStringLiteral("menu-step-") + qs(kind.kind)) entry = a;
-    }
-    REQUIRE(entry);
-    entry->trigger();
+    o.click_entry(button, [&](const QAction* a) { return a->objectName() == QStringLiteral("menu-step-") + qs(kind.kind); });
     o.session().settle();
     REQUIRE(o.piece("Lighthouse").steps.size() == 1);
     QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
@@ -431,12 +417,7 @@ TEST_CASE("every ready shape is made from the menu, drawn, planned and undone") 
     if (kind.kind == "picture" || kind.kind == "pieces" || kind.kind == "lettering") continue;
     INFO(kind.kind);
     auto* button = o.find<QPushButton>("newShape");
-    QAction* entry = nullptr;
-    for (QAction* a : button->menu()->actions()) {
-      if (a->objectName() == QStringLiteral("menu-shape-") + qs(kind.kind)) entry = a;
-    }
-    REQUIRE(entry);
-    entry->trigger();
+    o.click_entry(button, [&](const QAction* a) { return a->objectName() == QStringLiteral("menu-shape-") + qs(kind.kind); });
     o.session().settle();
     REQUIRE(o.project().pieces.size() == before + 1);
     const Piece& made = *o.project().pieces.front();
@@ -462,15 +443,14 @@ TEST_CASE("a two-stroke shortcut makes a shape") {
 TEST_CASE("the ledger shows made lines, and their roles are changed there and kept") {
   Opened o;
   const int cliff = id_of(o, "Cliff");
-  o.session().select({{cliff, ""}});
+  o.pick({{cliff, ""}});
   run(o, "step-offset");
   auto* original = field<QComboBox>(o, "original");
-  original->setCurrentIndex(original->findData(QStringLiteral("keep")));
-  emit original->activated(original->currentIndex());
+  choose(original, original->findData(QStringLiteral("keep")));
   o.session().settle();
   const int step = o.piece("Cliff").steps.back().id;
   const std::string made = "rock~" + std::to_string(step);
-  o.session().select({{cliff, made}});
+  o.pick({{cliff, made}});
   o.session().settle();
   CHECK(o.session().selection() == std::vector<LineRef>{{cliff, made}});
   o.click("role-foil");

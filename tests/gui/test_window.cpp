@@ -41,14 +41,14 @@ TEST_CASE("dragging moves a piece in one undo step") {
   const Box after = o.bounds("Cliff");
   CHECK(after.x0 - before.x0 == Approx(-30 / o.bench().view().px_per_mm).margin(0.01));
   CHECK(after.width() == Approx(before.width()));
-  o.session().undo();
+  o.undo();
   CHECK(o.bounds("Cliff") == before);
   CHECK_FALSE(o.session().canUndo());
 }
 
 TEST_CASE("typing a width resizes live, keeps proportions, takes other units, and undoes as one step") {
   Opened o;
-  o.session().select({{o.piece("Lighthouse").id, ""}});
+  o.pick({{o.piece("Lighthouse").id, ""}});
   o.session().settle();
   auto* field = o.find<NumberField>("widthField");
   QLineEdit* edit = field->editor();
@@ -69,21 +69,21 @@ TEST_CASE("typing a width resizes live, keeps proportions, takes other units, an
   CHECK(o.bounds("Lighthouse").width() == Approx(25.4));
   QTest::keyClick(edit, Qt::Key_Return);
   CHECK(edit->text() == "25.4");
-  o.session().undo();
-  o.session().undo();
+  o.undo();
+  o.undo();
   CHECK_FALSE(o.session().canUndo());
 }
 
 TEST_CASE("arrow keys nudge by 1, 10 and 0.1 mm, letters give roles") {
   Opened o;
-  o.session().select({{o.piece("Cliff").id, ""}});
+  o.pick({{o.piece("Cliff").id, ""}});
   const double x = o.bounds("Cliff").x0;
   o.bench().setFocus();
   o.press(Qt::Key_Right);
   o.press(Qt::Key_Right, Qt::ShiftModifier);
   o.press(Qt::Key_Left, Qt::AltModifier);
   CHECK(o.bounds("Cliff").x0 == Approx(x + 10.9));
-  o.session().select({{o.piece("Cliff").id, "ledges"}});
+  o.pick({{o.piece("Cliff").id, "ledges"}});
   QTest::keyClick(&o.bench(), Qt::Key_F);
   o.session().settle();
   CHECK(o.piece("Cliff").lines[1].role == Role::foil);
@@ -101,7 +101,7 @@ TEST_CASE("zooming keeps the place under the pointer") {
     const Vec now = o.bench().view().to_mm(pointer);
     CHECK(distance(now, before) < 1e-6);
   }
-  o.window.actions().find(QStringLiteral("zoom-fit"))->trigger();
+  o.run("zoom-fit");
   CHECK(o.bench().view().to_px(o.project().machine.mat_area()).width() < o.bench().width());
 }
 
@@ -118,14 +118,14 @@ TEST_CASE("files dropped on the bench come in") {
   REQUIRE(o.project().pieces.size() == 1);
   CHECK(o.project().pieces[0]->lines.size() == 8);
   CHECK(o.session().undoLabel().startsWith("Bring in"));
-  o.window.actions().find(QStringLiteral("confirm-roles"))->trigger();
+  o.run("confirm-roles");
   o.session().settle();
   for (const auto& f : o.session().derived().findings) CHECK(f.code != "role-guessed");
 }
 
 TEST_CASE("the action list finds and runs actions by their words") {
   Opened o;
-  o.window.actions().find(QStringLiteral("find-action"))->trigger();
+  o.run("find-action");
   auto* finder = o.find<QLineEdit>("actionFinder");
   CHECK(finder->hasFocus());
   QTest::keyClicks(finder, "mirror job");
@@ -151,7 +151,7 @@ TEST_CASE("every action has words and a shortcut of its own") {
 
 TEST_CASE("everything that takes the keyboard has a name for those who cannot see it") {
   Opened o;
-  o.session().select({{o.piece("Lighthouse").id, ""}});
+  o.pick({{o.piece("Lighthouse").id, ""}});
   for (int stage = 0; stage < 4; ++stage) {
     o.window.setStage(static_cast<Stage>(stage));
     o.session().settle();
@@ -203,19 +203,18 @@ TEST_CASE("scrubbing the lanes shows the head on the bench") {
 TEST_CASE("inches show everywhere and change no length") {
   Opened o;
   const Project before = o.project();
-  o.session().select({{o.piece("Lighthouse").id, ""}});
+  o.pick({{o.piece("Lighthouse").id, ""}});
   o.click("unitInch");
   CHECK(o.find<NumberField>("widthField")->editor()->text() == "1.732");
   CHECK(o.project().pieces == before.pieces);
-  o.session().undo();
+  o.undo();
   CHECK(o.project() == before);
 }
 
 TEST_CASE("sheet, machine, setting and tool can be edited in their panels") {
   Opened o;
   o.window.setStage(Stage::sheets);
-  o.find<QComboBox>("holdersBox")->setCurrentIndex(0);
-  emit o.find<QComboBox>("holdersBox")->activated(0);
+  choose(o.find<QComboBox>("holdersBox"), 0);
   o.session().settle();
   CHECK(o.project().machine.holders == 1);
   CHECK(o.session().derived().plan.pauses.size() > 2);

@@ -128,8 +128,8 @@ void Bench::dragSize(QPointF at) {
   if (handle_.across && was.width() > 0) sx = std::max(kLeast, std::abs(to.x - fixed.x)) / was.width();
   if (handle_.along && was.height() > 0) sy = std::max(kLeast, std::abs(to.y - fixed.y)) / was.height();
   if (keeps_proportions(session_.project(), pieces)) {
-    // The larger of the two pulls decides.
-    const bool by_width = handle_.across && (!handle_.along || sx > sy);
+    // The larger of the two pulls decides, inward as outward.
+    const bool by_width = handle_.across && (!handle_.along || std::abs(sx - 1) > std::abs(sy - 1));
     (by_width ? sizing.width_mm : sizing.height_mm) = by_width ? sx * was.width() : sy * was.height();
     sx = sy = by_width ? sx : sy;
   } else {

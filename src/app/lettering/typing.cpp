@@ -227,7 +227,7 @@ bool Typing::wants(const QKeyEvent* event) {
   if (event->matches(QKeySequence::Copy) || event->matches(QKeySequence::Cut) || event->matches(QKeySequence::Paste) ||
       event->matches(QKeySequence::SelectAll))
     return true;
-  const auto keys = event->modifiers() & ~(Qt::ShiftModifier | Qt::KeypadModifier);
+  const auto keys = event->modifiers() & ~(Qt::ShiftModifier | Qt::KeypadModifier | Qt::GroupSwitchModifier);
   switch (event->key()) {
     case Qt::Key_Left:
     case Qt::Key_Right:
@@ -242,9 +242,7 @@ bool Typing::wants(const QKeyEvent* event) {
     case Qt::Key_Escape:
       return true;
     default:
-      // AltGr comes as Ctrl and Alt together with a character.
-      return (keys == Qt::NoModifier || keys == (Qt::ControlModifier | Qt::AltModifier)) && !event->text().isEmpty() &&
-             event->text().front().isPrint();
+      return keys == Qt::NoModifier && !event->text().isEmpty() && event->text().front().isPrint();
   }
 }
 

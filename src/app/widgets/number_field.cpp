@@ -115,6 +115,15 @@ bool NumberField::dragUnit(QEvent* event) {
 
 bool NumberField::eventFilter(QObject* watched, QEvent* event) {
   if (watched == unit_label_ && dragUnit(event)) return true;
+  if (event->type() == QEvent::ShortcutOverride) {
+    // What is typed is in the project already: undoing is the project's, not the text's.
+    const auto* key = static_cast<QKeyEvent*>(event);
+    if (key->matches(QKeySequence::Undo) || key->matches(QKeySequence::Redo)) {
+      edit_->setModified(false);
+      event->ignore();
+      return true;
+    }
+  }
   if (event->type() == QEvent::KeyPress) {
     const auto* key = static_cast<QKeyEvent*>(event);
     if (key->key() == Qt::Key_Up || key->key() == Qt::Key_Down) {

@@ -163,6 +163,10 @@ std::optional<Project> size_pieces(const Project& project, const std::vector<int
   if (locked && width && height) {  // the tighter of the two decides
     (*width / start->width() < *height / start->height() ? height : width).reset();
   }
+  if (!locked) {  // what is not asked for stays, though the other changes
+    if (!width && start->width() > 0) width = start->width();
+    if (!height && start->height() > 0) height = start->height();
+  }
   const Vec fixed{start->x0 + sizing.anchor.x * start->width(), start->y0 + sizing.anchor.y * start->height()};
   Axis across{width, start->width()}, down{height, start->height()};
   Project best = project;
