@@ -270,7 +270,7 @@ TEST_CASE("typefaces are looked at on the bench, kept as favourites, chosen or g
   o.session().settle();
   QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
   CHECK(find_drawn(o.session().drawing(), o.window.typing().piece())->bounds == before);
-  run(o, "lettering-face");
+  o.click("value-font");
   chooser = o.dialog<FaceChooser>("faceChooser");
   list = chooser->list();
   list->setCurrentRow(row("Hershey Script"));

@@ -4,6 +4,8 @@
 #include <map>
 #include <unordered_map>
 
+#include "core/geometry/measure.hpp"
+
 namespace dotlane {
 namespace {
 
@@ -29,8 +31,13 @@ double distance_to_edge(const Edge& e, Vec p) {
 
 std::vector<DoubledPair> find_doubled(const std::vector<std::vector<Polyline>>& lines, double gap, double least_mm) {
   // Long edges are walked in steps through the cells; a cell is a few samples wide.
-  constexpr double kCell = 1.0;
-  const double step = gap * 5;
+  // Very long work is looked at in wider steps, so that the time it takes has a limit.
+  constexpr double kMostSamples = 1e6;
+  double whole = 0;
+  for (const auto& line : lines) {
+    for (const auto& chain : line) whole += length_of(chain);
+  }
+  const double step = std::max(gap * 5, whole / kMostSamples), kCell = std::max(1.0, 4 * step);
   std::vector<Edge> edges;
   std::unordered_map<std::uint64_t, std::vector<std::uint32_t>> cells;
   auto each_sample = [&](Vec a, Vec b, auto&& visit) {

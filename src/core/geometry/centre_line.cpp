@@ -117,6 +117,7 @@ class Axis {
       first += ring.size();
     }
     const auto polygon = geos.polygons({outline});
+    if (!polygon) return;
     const auto triangles = geos.own(GEOSConstrainedDelaunayTriangulation_r(*geos, polygon.get()));
     if (!triangles) return;
     const int n = GEOSGetNumGeometries_r(*geos, triangles.get());

@@ -27,14 +27,27 @@ class Geos {
   [[nodiscard]] Shape own(GEOSGeometry* g) const { return {g, Delete{context_}}; }
   [[nodiscard]] GEOSContextHandle_t operator*() const { return context_; }
 
-  /// Every part as a polygon with holes.
+  /// Every part as a polygon with holes; null when GEOS refuses one of them.
   [[nodiscard]] Shape polygons(const std::vector<Region>& parts) const {
     std::vector<GEOSGeometry*> all;
+    auto give_up = [&](const std::vector<GEOSGeometry*>& holes) {
+      for (auto* g : holes) GEOSGeom_destroy_r(context_, g);
+      for (auto* g : all) GEOSGeom_destroy_r(context_, g);
+      return own(nullptr);
+    };
     for (const auto& part : parts) {
       std::vector<GEOSGeometry*> holes;
-      for (std::size_t i = 1; i < part.rings.size(); ++i) holes.push_back(ring(part.rings[i]));
-      all.push_back(GEOSGeom_createPolygon_r(context_, ring(part.rings.front()), holes.data(),
-                                             static_cast<unsigned>(holes.size())));
+      for (std::size_t i = 1; i < part.rings.size(); ++i) {
+        GEOSGeometry* hole = ring(part.rings[i]);
+        if (!hole) return give_up(holes);
+        holes.push_back(hole);
+      }
+      GEOSGeometry* outline = ring(part.rings.front());
+      if (!outline) return give_up(holes);
+      GEOSGeometry* polygon =
+          GEOSGeom_createPolygon_r(context_, outline, holes.data(), static_cast<unsigned>(holes.size()));
+      if (!polygon) return give_up({});  // GEOS has taken the rings
+      all.push_back(polygon);
     }
     return own(GEOSGeom_createCollection_r(context_, GEOS_MULTIPOLYGON, all.data(), static_cast<unsigned>(all.size())));
   }
@@ -73,8 +86,9 @@ class Geos {
       const Vec p = points[i % points.size()];
       xy[2 * i] = p.x, xy[2 * i + 1] = p.y;
     }
-    return GEOSGeom_createLinearRing_r(
-        context_, GEOSCoordSeq_copyFromBuffer_r(context_, xy.data(), static_cast<unsigned>(points.size() + 1), 0, 0));
+    GEOSCoordSequence* sequence =
+        GEOSCoordSeq_copyFromBuffer_r(context_, xy.data(), static_cast<unsigned>(points.size() + 1), 0, 0);
+    return sequence ? GEOSGeom_createLinearRing_r(context_, sequence) : nullptr;
   }
 
   GEOSContextHandle_t context_;

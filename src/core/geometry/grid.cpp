@@ -101,7 +101,7 @@ std::vector<ClipperLib::Paths> swept_parts(const ClipperLib::Paths& rings) {
   ClipperLib::Clipper clipper;
   clipper.AddPaths(rings, ClipperLib::ptSubject, true);
   ClipperLib::PolyTree tree;
-  clipper.Execute(ClipperLib::ctUnion, tree, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+  grid::execute(clipper, ClipperLib::ctUnion, tree, ClipperLib::pftNonZero);
   std::vector<ClipperLib::Paths> out;
   collect_parts(tree, out);
   return out;

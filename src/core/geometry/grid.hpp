@@ -4,6 +4,7 @@
 #include <polyclipping/clipper.hpp>
 #include <vector>
 
+#include "core/geometry/failure.hpp"
 #include "core/geometry/region.hpp"
 
 namespace dotlane::grid {
@@ -15,6 +16,15 @@ inline constexpr double kPerMm = 1e6;  // steps of 1 nm
 [[nodiscard]] Vec to_mm(const ClipperLib::IntPoint& p);
 [[nodiscard]] Ring to_mm(const ClipperLib::Path& path);
 [[nodiscard]] Region to_region(const ClipperLib::Paths& rings);
+
+/// Carries the operation out. Throws GeometryFailure where Clipper gives up.
+template <class Out>
+void execute(ClipperLib::Clipper& clipper, ClipperLib::ClipType what, Out& out, ClipperLib::PolyFillType fill) {
+  if (clipper.Execute(what, out, fill, fill)) return;
+  // It says no as well where there is nothing to do.
+  const auto box = clipper.GetBounds();
+  if (box.left != box.right || box.top != box.bottom) throw GeometryFailure("the kernel gave up on this shape");
+}
 
 /// The rings of each connected part, its outline first.
 [[nodiscard]] std::vector<ClipperLib::Paths> parts(const Region& region);

@@ -1,9 +1,8 @@
 #include "core/geometry/measure.hpp"
 
 #include <array>
-#include <polyclipping/clipper.hpp>
 
-#include "core/geometry/flatten.hpp"
+#include "core/geometry/region.hpp"
 
 namespace dotlane {
 namespace {
@@ -86,25 +85,8 @@ double length_of(const Path& path) {
 }
 
 double enclosed_area_of(const Path& path) {
-  constexpr double kPerMm = 1e4;  // 0.1 µm grid; Clipper's range then reaches 100 m and more
-  ClipperLib::Paths rings;
-  for (const auto& contour : path.contours) {
-    if (!contour.closed) continue;
-    auto& ring = rings.emplace_back();
-    for (const Vec p : flatten(contour, 5e-5).points) {
-      ring.emplace_back(static_cast<ClipperLib::cInt>(std::llround(p.x * kPerMm)),
-                        static_cast<ClipperLib::cInt>(std::llround(p.y * kPerMm)));
-    }
-  }
-  if (rings.empty()) return 0;
-  const auto rule = path.fill_rule == FillRule::evenodd ? ClipperLib::pftEvenOdd : ClipperLib::pftNonZero;
-  ClipperLib::Clipper clipper;
-  clipper.AddPaths(rings, ClipperLib::ptSubject, true);
-  ClipperLib::Paths united;
-  clipper.Execute(ClipperLib::ctUnion, united, rule, rule);
-  double area = 0;
-  for (const auto& ring : united) area += ClipperLib::Area(ring);
-  return area / (kPerMm * kPerMm);
+  constexpr double kFine = 5e-5;
+  return area_of(region_of(path, kFine));
 }
 
 }  // namespace dotlane

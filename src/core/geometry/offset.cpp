@@ -67,7 +67,7 @@ ClipperLib::Paths resolved(const ClipperLib::Paths& raw, bool grown) {
   clipper.AddPaths(raw, ClipperLib::ptSubject, true);
   ClipperLib::Paths out;
   if (grown) {
-    clipper.Execute(ClipperLib::ctUnion, out, ClipperLib::pftPositive, ClipperLib::pftPositive);
+    grid::execute(clipper, ClipperLib::ctUnion, out, ClipperLib::pftPositive);
     return out;
   }
   const auto box = clipper.GetBounds();
@@ -77,7 +77,7 @@ ClipperLib::Paths resolved(const ClipperLib::Paths& raw, bool grown) {
                                {box.left - 10, box.top - 10}};
   clipper.AddPath(frame, ClipperLib::ptSubject, true);
   clipper.ReverseSolution(true);
-  clipper.Execute(ClipperLib::ctUnion, out, ClipperLib::pftNegative, ClipperLib::pftNegative);
+  grid::execute(clipper, ClipperLib::ctUnion, out, ClipperLib::pftNegative);
   if (!out.empty()) out.erase(out.begin());
   return out;
 }

@@ -5,6 +5,7 @@
 #include <atomic>
 #include <cstddef>
 #include <exception>
+#include <system_error>
 #include <thread>
 #include <vector>
 
@@ -31,7 +32,11 @@ void for_each_index(std::size_t n, std::size_t worth, Work work) {
     }
   };
   std::vector<std::thread> others;
-  for (std::size_t k = 1; k < std::min(cores, n); ++k) others.emplace_back(take);
+  try {
+    for (std::size_t k = 1; k < std::min(cores, n); ++k) others.emplace_back(take);
+  } catch (const std::system_error&) {
+    // The system gives no more threads: those there are do it all.
+  }
   take();
   for (auto& t : others) t.join();
   if (trouble) std::rethrow_exception(trouble);

@@ -79,8 +79,8 @@ Region combine(const Region& a, const Region& b, Operation operation) {
   for (const auto& ring : subject.rings) clipper.AddPath(grid::to_grid(ring), ClipperLib::ptSubject, true);
   for (const auto& ring : clip.rings) clipper.AddPath(grid::to_grid(ring), ClipperLib::ptClip, true);
   ClipperLib::Paths rings;
-  clipper.Execute(operation == Operation::difference ? ClipperLib::ctDifference : ClipperLib::ctIntersection, rings,
-                  ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+  grid::execute(clipper, operation == Operation::difference ? ClipperLib::ctDifference : ClipperLib::ctIntersection,
+                rings, ClipperLib::pftNonZero);
   for (const auto& ring : rings) out.rings.push_back(grid::to_mm(ring));
   return out;
 }
@@ -108,7 +108,7 @@ Region region_of(const std::vector<Ring>& rings, FillRule rule, Detail detail) {
     }
     ClipperLib::Clipper clipper;
     clipper.AddPaths(together, ClipperLib::ptSubject, true);
-    clipper.Execute(ClipperLib::ctUnion, done[g], fill, fill);
+    grid::execute(clipper, ClipperLib::ctUnion, done[g], fill);
   });
   Region out;
   for (const auto& finished : done) {
@@ -159,8 +159,17 @@ std::vector<Region> parts_of(const Region& region) {
 
 std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& region, bool inside) {
   if (region.empty()) return inside ? std::vector<Polyline>{} : chains;
-  ClipperLib::Paths area;
-  for (const auto& ring : region.rings) area.push_back(grid::to_grid(ring));
+  // Each chain is swept with the parts it may meet, not with the whole region.
+  struct Part {
+    ClipperLib::Paths rings;
+    Box box;
+  };
+  std::vector<Part> parts;
+  for (const auto& part : parts_of(region)) {
+    auto& made = parts.emplace_back();
+    for (const auto& ring : part.rings) made.rings.push_back(grid::to_grid(ring));
+    made.box = bounds_of(part);
+  }
   const Box reach = bounds_of(region);
   std::vector<Polyline> out;
   for (const auto& chain : chains) {
@@ -172,10 +181,19 @@ std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& re
     }
     ClipperLib::Clipper clipper;
     clipper.AddPath(grid::to_grid(chain.points), ClipperLib::ptSubject, false);
-    clipper.AddPaths(area, ClipperLib::ptClip, true);
+    bool meets = false;
+    for (const auto& part : parts) {
+      if (!part.box.overlaps(box)) continue;
+      clipper.AddPaths(part.rings, ClipperLib::ptClip, true);
+      meets = true;
+    }
+    if (!meets) {
+      if (!inside) out.push_back(chain);
+      continue;
+    }
     ClipperLib::PolyTree tree;
-    clipper.Execute(inside ? ClipperLib::ctIntersection : ClipperLib::ctDifference, tree, ClipperLib::pftNonZero,
-                    ClipperLib::pftNonZero);
+    grid::execute(clipper, inside ? ClipperLib::ctIntersection : ClipperLib::ctDifference, tree,
+                  ClipperLib::pftNonZero);
     ClipperLib::Paths found;
     ClipperLib::OpenPathsFromPolyTree(tree, found);
     std::vector<Polyline> runs;
@@ -249,7 +267,12 @@ Box bounds_of(const Region& region) {
 
 bool encloses(const Region& region, Vec p) {
   bool inside = false;
-  for (const auto& ring : region.rings) inside = inside != encloses(as_chain(ring), p);
+  for (const auto& ring : region.rings) {
+    for (std::size_t i = 0, k = ring.size() - 1; i < ring.size(); k = i++) {
+      const Vec a = ring[k], b = ring[i];
+      if ((a.y > p.y) != (b.y > p.y) && p.x < a.x + (b.x - a.x) * (p.y - a.y) / (b.y - a.y)) inside = !inside;
+    }
+  }
   return inside;
 }
 

@@ -484,9 +484,21 @@ class Evaluation {
       after.outcome.trouble = gone ? "A piece it works with is gone." : "A piece it works with depends on this one.";
     }
     const std::string trouble = after.outcome.trouble;
-    auto out = apply(after.step, lines, inputs, after.outcome);
-    if (!trouble.empty()) after.outcome.trouble = trouble;
-    return out;
+    try {
+      auto out = apply(after.step, lines, inputs, after.outcome);
+      if (!trouble.empty()) after.outcome.trouble = trouble;
+      return out;
+    } catch (const std::bad_alloc&) {
+      throw;
+    } catch (const std::exception& e) {
+      // A kernel that gave up leaves the lines as they were, and says so; nothing vanishes.
+      after.outcome = {};
+      after.outcome.step = after.step.id;
+      after.outcome.trouble = std::string("This step could not be carried out (") + e.what() +
+                              "); the lines are left as they were. Change a number a little, or switch it off.";
+      measure(lines, after.outcome);
+      return lines;
+    }
   }
 
   const Project& project_;

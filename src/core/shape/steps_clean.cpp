@@ -1,5 +1,7 @@
 #include <algorithm>
 #include <cmath>
+#include <cstdint>
+#include <map>
 #include <numbers>
 
 #include "core/geometry/measure.hpp"
@@ -96,12 +98,6 @@ Contour smoothed(const Contour& contour, double span, double keep_over) {
   }
   return refit(out);
 }
-
-struct End {
-  std::size_t line, contour;
-  bool last;
-  Vec at;
-};
 
 Contour reversed(const Contour& in) {
   Contour out;
@@ -241,58 +237,126 @@ std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& c
   return lines;
 }
 
+namespace {
+
+/// Pairs of places nearer to each other than `reach`, nearest first, found by cells of that size.
+struct NearPair {
+  double distance;
+  std::size_t a, b;  // a < b
+  friend auto operator<=>(const NearPair&, const NearPair&) = default;
+};
+template <class May>
+std::vector<NearPair> near_pairs(const std::vector<Vec>& at, double reach, May may) {
+  std::map<std::pair<std::int64_t, std::int64_t>, std::vector<std::size_t>> cells;
+  const double side = std::max(reach, 1e-6);
+  auto cell = [&](double v) { return static_cast<std::int64_t>(std::floor(v / side)); };
+  std::vector<NearPair> out;
+  for (std::size_t i = 0; i < at.size(); ++i) {
+    const auto cx = cell(at[i].x), cy = cell(at[i].y);
+    for (auto x = cx - 1; x <= cx + 1; ++x) {
+      for (auto y = cy - 1; y <= cy + 1; ++y) {
+        const auto found = cells.find({x, y});
+        if (found == cells.end()) continue;
+        for (const std::size_t k : found->second) {
+          const double d = distance(at[i], at[k]);
+          if (d <= reach && may(k, i)) out.push_back({d, k, i});
+        }
+      }
+    }
+    cells[{cx, cy}].push_back(i);
+  }
+  std::sort(out.begin(), out.end());
+  return out;
+}
+
+}  // namespace
+
 std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call) {
   const double under = call.take.number("under");
-  const auto meant = outlines_meant(call.take.text("of"), lines);
-  // Nearest ends of lines of one role first, until no two are near enough.
-  for (;;) {
-    std::vector<End> ends;
-    for (const std::size_t i : meant) {
-      const auto& contours = lines[i].path->contours;
-      for (std::size_t k = 0; k < contours.size(); ++k) {
-        if (contours[k].closed || contours[k].segments.empty()) continue;
-        ends.push_back({i, k, false, contours[k].start});
-        ends.push_back({i, k, true, contours[k].segments.back().end});
-      }
+  struct Open {
+    std::size_t line, contour;
+  };
+  std::vector<Open> open;
+  std::vector<Vec> ends;  // of open[k]: 2k where it starts, 2k + 1 where it ends
+  for (const std::size_t i : outlines_meant(call.take.text("of"), lines)) {
+    const auto& contours = lines[i].path->contours;
+    for (std::size_t k = 0; k < contours.size(); ++k) {
+      if (contours[k].closed || contours[k].segments.empty()) continue;
+      open.push_back({i, k});
+      ends.push_back(contours[k].start);
+      ends.push_back(contours[k].segments.back().end);
     }
-    std::sort(ends.begin(), ends.end(), [](const End& a, const End& b) { return a.at.x < b.at.x; });
-    double nearest = under;
-    std::optional<std::pair<End, End>> best;
-    for (std::size_t a = 0; a < ends.size(); ++a) {
-      for (std::size_t b = a + 1; b < ends.size() && ends[b].at.x - ends[a].at.x <= nearest; ++b) {
-        if (lines[ends[a].line].role != lines[ends[b].line].role) continue;
-        const double d = distance(ends[a].at, ends[b].at);
-        if (d <= nearest) nearest = d, best = {ends[a], ends[b]};
-      }
-    }
-    if (!best) return lines;
-    ++call.outcome.dropped;
-    auto [a, b] = *best;
-    if (a.line == b.line && a.contour == b.contour) {
-      lines[a.line].path.edit([&](Path& path) {
-        auto& c = path.contours[a.contour];
-        if (distance(c.segments.back().end, c.start) > kMeetingEnds) {
-          c.segments.push_back(Segment::line(c.start));
-        } else {
-          c.segments.back().end = c.start;
-        }
-        c.closed = true;
-      });
-      continue;
-    }
-    Contour first = lines[a.line].path->contours[a.contour], second = lines[b.line].path->contours[b.contour];
-    if (!a.last) first = reversed(first);
-    if (b.last) second = reversed(second);
-    if (distance(first.segments.back().end, second.start) > kMeetingEnds) {
-      first.segments.push_back(Segment::line(second.start));
-    } else {
-      first.segments.back().end = second.start;
-    }
-    first.segments.insert(first.segments.end(), second.segments.begin(), second.segments.end());
-    lines[a.line].path.edit([&](Path& path) { path.contours[a.contour] = first; });
-    lines[b.line].path.edit(
-        [&](Path& path) { path.contours.erase(path.contours.begin() + static_cast<std::ptrdiff_t>(b.contour)); });
   }
+  // Nearest ends of lines of one role first; an end that has been joined is taken. Joining moves no other end, so the
+  // pairs are found once.
+  constexpr auto kFree = static_cast<std::size_t>(-1);
+  std::vector<std::size_t> joined(ends.size(), kFree);
+  const auto same_role = [&](std::size_t a, std::size_t b) {
+    return lines[open[a / 2].line].role == lines[open[b / 2].line].role;
+  };
+  for (const auto& pair : near_pairs(ends, under, same_role)) {
+    if (joined[pair.a] != kFree || joined[pair.b] != kFree) continue;
+    joined[pair.a] = pair.b, joined[pair.b] = pair.a;
+    ++call.outcome.dropped;
+  }
+  // Each chain is walked from a free end, or all around; it takes the place of its first contour.
+  std::vector<char> walked(open.size(), 0);
+  std::map<std::size_t, std::map<std::size_t, Contour>> made;  // by line and contour; without segments: gone
+  auto extend = [](Contour& to, const Contour& by) {
+    if (distance(to.segments.back().end, by.start) > kMeetingEnds) {
+      to.segments.push_back(Segment::line(by.start));
+    } else {
+      to.segments.back().end = by.start;
+    }
+    to.segments.insert(to.segments.end(), by.segments.begin(), by.segments.end());
+  };
+  for (std::size_t k = 0; k < open.size(); ++k) {
+    if (walked[k] || (joined[2 * k] == kFree && joined[2 * k + 1] == kFree)) continue;
+    std::size_t start = 2 * k;
+    while (joined[start] != kFree && joined[start] != (2 * k + 1)) start = joined[start] ^ 1;
+    const bool around = joined[start] != kFree;
+    if (around) start = 2 * k;
+    Contour chain;
+    for (std::size_t end = start;;) {
+      const Open& at = open[end / 2];
+      walked[end / 2] = 1;
+      const Contour& own = lines[at.line].path->contours[at.contour];
+      const Contour next = end % 2 == 0 ? own : reversed(own);
+      if (chain.segments.empty()) {
+        chain = next;
+      } else {
+        extend(chain, next);
+      }
+      made[at.line][at.contour] = {};
+      const std::size_t on = joined[end ^ 1];
+      if (on == kFree || on == start) break;
+      end = on;
+    }
+    if (around) {
+      if (distance(chain.segments.back().end, chain.start) > kMeetingEnds) {
+        chain.segments.push_back(Segment::line(chain.start));
+      } else {
+        chain.segments.back().end = chain.start;
+      }
+      chain.closed = true;
+    }
+    made[open[k].line][open[k].contour] = std::move(chain);
+  }
+  for (const auto& [line, contours] : made) {
+    lines[line].path.edit([&, &changed = contours](Path& path) {
+      std::vector<Contour> out;
+      for (std::size_t i = 0; i < path.contours.size(); ++i) {
+        const auto found = changed.find(i);
+        if (found == changed.end()) {
+          out.push_back(std::move(path.contours[i]));
+        } else if (!found->second.segments.empty()) {
+          out.push_back(found->second);
+        }
+      }
+      path.contours = std::move(out);
+    });
+  }
+  return lines;
 }
 
 }  // namespace dotlane

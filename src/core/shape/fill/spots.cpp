@@ -4,42 +4,38 @@
 #include <numbers>
 #include <optional>
 #include <random>
+#include <unordered_map>
 
 namespace dotlane {
 namespace {
 
-/// Square cells so small that each holds one dot at most.
+/// Square cells so small that each holds one dot at most. Only those that hold one take memory: a thin frame around a
+/// large void has few.
 class Occupied {
  public:
   Occupied(const Box& box, double spacing)
-      : origin_{box.x0, box.y0},
-        cell_(spacing / std::numbers::sqrt2),
-        columns_(static_cast<std::ptrdiff_t>(box.width() / cell_) + 1),
-        rows_(static_cast<std::ptrdiff_t>(box.height() / cell_) + 1),
-        dots_(static_cast<std::size_t>(columns_ * rows_), kNone),
-        spacing_(spacing) {}
+      : origin_{box.x0, box.y0}, cell_(spacing / std::numbers::sqrt2), spacing_(spacing) {}
   /// Takes the place unless another dot is too near.
   bool take(Vec p) {
-    const auto c = static_cast<std::ptrdiff_t>((p.x - origin_.x) / cell_),
-               r = static_cast<std::ptrdiff_t>((p.y - origin_.y) / cell_);
-    if (c < 0 || r < 0 || c >= columns_ || r >= rows_) return false;
-    for (std::ptrdiff_t y = std::max<std::ptrdiff_t>(0, r - 2); y <= std::min(rows_ - 1, r + 2); ++y) {
-      for (std::ptrdiff_t x = std::max<std::ptrdiff_t>(0, c - 2); x <= std::min(columns_ - 1, c + 2); ++x) {
-        const Vec& other = dots_[static_cast<std::size_t>(y * columns_ + x)];
-        if (!(other == kNone) && distance(other, p) < spacing_) return false;
+    const auto c = static_cast<std::int64_t>(std::floor((p.x - origin_.x) / cell_)),
+               r = static_cast<std::int64_t>(std::floor((p.y - origin_.y) / cell_));
+    for (std::int64_t y = r - 2; y <= r + 2; ++y) {
+      for (std::int64_t x = c - 2; x <= c + 2; ++x) {
+        const auto other = dots_.find(key(x, y));
+        if (other != dots_.end() && distance(other->second, p) < spacing_) return false;
       }
     }
-    dots_[static_cast<std::size_t>(r * columns_ + c)] = p;
+    dots_[key(c, r)] = p;
     return true;
   }
 
  private:
-  static constexpr Vec kNone{1e300, 1e300};
+  static std::uint64_t key(std::int64_t x, std::int64_t y) {
+    return static_cast<std::uint64_t>(x) << 32 ^ (static_cast<std::uint64_t>(y) & 0xffffffffu);
+  }
   Vec origin_;
-  double cell_;
-  std::ptrdiff_t columns_, rows_;
-  std::vector<Vec> dots_;
-  double spacing_;
+  double cell_, spacing_;
+  std::unordered_map<std::uint64_t, Vec> dots_;
 };
 
 }  // namespace
