@@ -1,9 +1,11 @@
 // dot-lane: the application.
 #include <QCommandLineParser>
 #include <QSettings>
+#include <cstdio>
 
 #include "app/application.hpp"
 #include "app/main_window.hpp"
+#include "app/shots.hpp"
 #include "app/style.hpp"
 
 int main(int argc, char** argv) {
@@ -20,7 +22,21 @@ int main(int argc, char** argv) {
   options.addPositionalArgument(QStringLiteral("files"),
                                 QApplication::translate("main", "A project to open, or drawings to bring in."),
                                 QStringLiteral("[files...]"));
+  const QCommandLineOption pictures(QStringLiteral("pictures"),
+                                    QApplication::translate("main", "Only write a picture of every main view here."),
+                                    QApplication::translate("main", "folder"));
+  options.addOption(pictures);
   options.process(app);
+  if (options.isSet(pictures)) {
+    for (const QString& project : options.positionalArguments()) {
+      const auto files = dotlane::take_shots(project.toStdString(), options.value(pictures).toStdString());
+      if (!files) {
+        std::fprintf(stderr, "dot-lane: %s\n", files.error().line().c_str());
+        return 2;
+      }
+    }
+    return 0;
+  }
   dotlane::use_theme(QSettings().value(QStringLiteral("dark"), false).toBool());
   dotlane::MainWindow window;
   window.show();

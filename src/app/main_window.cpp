@@ -17,10 +17,9 @@
 #include "app/units.hpp"
 #include "core/check/checks.hpp"
 #include "core/format/files.hpp"
-#include "core/format/svg_writer.hpp"
 #include "core/project/edit.hpp"
 #include "device/sim_cutter_link.hpp"
-#include "render/sheet_export.hpp"
+#include "render/job_export.hpp"
 
 namespace dotlane {
 namespace {
@@ -28,6 +27,16 @@ namespace {
 constexpr int kRecent = 8;
 
 QString project_filter() { return QObject::tr("Dot Lane projects (*.dotlane)"); }
+
+QString export_filter() {
+  QStringList out;
+  for (const auto& format : export_formats()) {
+    QStringList endings;
+    for (const auto& ending : format.endings) endings.append(QLatin1Char('*') + qs(ending));
+    out.append(QObject::tr(format.label.c_str()) + QStringLiteral(" (%1)").arg(endings.join(QLatin1Char(' '))));
+  }
+  return out.join(QStringLiteral(";;"));
+}
 
 }  // namespace
 
@@ -253,8 +262,7 @@ void MainWindow::addFileActions() {
                                                    : QFileInfo(session_.path()).path() + QLatin1Char('/') +
                                                          QFileInfo(session_.path()).completeBaseName();
     const QString path = dialogs().saveFile(this, tr("Export the job"), base + QStringLiteral(".svg"),
-                                            tr("SVG, one group a pass (*.svg);;HPGL for a cutter (*.hpgl "
-                                               "*.plt);;True-scale pages (*.pdf);;Picture of the sheets (*.png)"));
+                                            export_filter());
     if (!path.isEmpty()) exportTo(path);
   });
   actions_.add("close", tr("Close the window"), QKeySequence::Close, [this] { close(); });
@@ -357,33 +365,10 @@ void MainWindow::closeEvent(QCloseEvent* event) {
   });
 }
 
-namespace {
-
-Result<void> write_export(const Project& project, const Derived& derived, const QString& path) {
-  const QString ending = QFileInfo(path).suffix().toLower();
-  Result<void> done;
-  if (ending == QStringLiteral("svg")) {
-    done = write_file(path.toStdString(), write_svg(project, derived.layout, derived.plan));
-  } else if (ending == QStringLiteral("hpgl") || ending == QStringLiteral("plt")) {
-    done = write_file(path.toStdString(), compile(derived.plan, project.machine).hpgl);
-  } else if (ending == QStringLiteral("pdf")) {
-    done = write_sheet_pdf(project, derived, {}, path);
-  } else if (ending == QStringLiteral("png")) {
-    if (!sheet_image(project, derived, {}, 8).save(path))
-      done = fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
-  } else {
-    done =
-        fail(ErrorKind::bad_request, "choose one of the endings .svg, .hpgl, .plt, .pdf or .png", path.toStdString());
-  }
-  return done;
-}
-
-}  // namespace
-
 void MainWindow::exportTo(const QString& path) {
   session_.whenDerived([this, path] {
     session_.aside([this, path, project = session_.project(), derived = session_.derivedHandle()] {
-      const auto done = write_export(project, *derived, path);
+      const auto done = export_job(project, *derived, path.toStdString());
       const QString line = done ? QString() : qs(done.error().line());
       return [this, path, line] {
         notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty());

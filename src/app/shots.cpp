@@ -13,6 +13,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "core/format/files.hpp"
+#include "render/job_export.hpp"
 
 namespace dotlane {
 namespace {
@@ -48,7 +49,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     if (QWidget* focused = QApplication::focusWidget()) focused->clearFocus();
     wait_for([] { return false; }, 60);
     const std::string path = folder + "/" + name + ".png";
-    if (!window.grab().save(qs(path))) trouble = fail(ErrorKind::unreadable, "cannot be written", path);
+    if (auto ok = write_png(window.grab().toImage(), path); !ok) trouble = ok;
     files.push_back(path);
   };
   auto select_first = [&] {
@@ -105,8 +106,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
       wait_for([] { return false; }, 60);
       if (auto* box = window.findChild<QDialog*>(QString::fromLatin1(dialog))) {
         files.push_back(folder + "/" + name + ".png");
-        if (!box->grab().save(qs(files.back())))
-          trouble = fail(ErrorKind::unreadable, "cannot be written", files.back());
+        if (auto ok = write_png(box->grab().toImage(), files.back()); !ok) trouble = ok;
         box->reject();
       }
     }

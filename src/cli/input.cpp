@@ -3,7 +3,9 @@
 #include <unistd.h>
 
 #include <QDir>
+#include <cerrno>
 #include <cstdio>
+#include <cstring>
 #include <filesystem>
 
 #include "core/format/files.hpp"
@@ -15,7 +17,20 @@
 
 namespace dotlane::cli {
 
-void print(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stdout); }
+namespace {
+
+[[noreturn]] void output_failed() {
+  throw Stop{{ErrorKind::unreadable, std::string("cannot be written: ") + std::strerror(errno), "standard output"}};
+}
+
+}  // namespace
+
+void print(const std::string& text) {
+  if (std::fwrite(text.data(), 1, text.size(), stdout) != text.size()) output_failed();
+}
+void finish_output() {
+  if (std::fflush(stdout) != 0 || std::ferror(stdout)) output_failed();
+}
 void print_json(const Json& json) { print(json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"); }
 
 void refuse(std::string message, std::string place) {
@@ -24,8 +39,8 @@ void refuse(std::string message, std::string place) {
 
 bool ends_with(const std::string& path, const char* ending) { return lower_case(path).ends_with(ending); }
 
-/// A QApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.
-std::unique_ptr<QApplication> application() {
+/// A QGuiApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.
+std::unique_ptr<QGuiApplication> application() {
   static int argc = 1;
   static char name[] = "dot-lane-cli";
   static char* argv[] = {name, nullptr};
@@ -36,7 +51,7 @@ std::unique_ptr<QApplication> application() {
     QFile::setPermissions(own, QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner);
     qputenv("XDG_RUNTIME_DIR", own.toLocal8Bit());
   }
-  auto app = std::make_unique<QApplication>(argc, argv);
+  auto app = std::make_unique<QGuiApplication>(argc, argv);
   load_fonts();
   return app;
 }

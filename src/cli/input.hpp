@@ -1,7 +1,7 @@
 // What the commands share: reading what they work on, saying what came of it.
 #pragma once
 
-#include <QApplication>
+#include <QGuiApplication>
 #include <memory>
 #include <optional>
 #include <string>
@@ -14,11 +14,13 @@ namespace dotlane::cli {
 
 void print(const std::string& text);
 void print_json(const Json& json);
+/// Makes sure that all of it arrived; a full disk is an error like any other.
+void finish_output();
 [[noreturn]] void refuse(std::string message, std::string place = {});
 [[nodiscard]] bool ends_with(const std::string& path, const char* ending);
 
-/// A QApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.
-[[nodiscard]] std::unique_ptr<QApplication> application();
+/// A QGuiApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.
+[[nodiscard]] std::unique_ptr<QGuiApplication> application();
 
 struct Input {
   Project project;

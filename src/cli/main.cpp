@@ -4,16 +4,14 @@
 #include <cstdio>
 #include <filesystem>
 
-#include "app/shots.hpp"
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
 #include "cli/shape.hpp"
 #include "core/format/files.hpp"
-#include "core/format/svg_writer.hpp"
 #include "core/project/edit.hpp"
 #include "core/text_scan.hpp"
 #include "device/sim_cutter_link.hpp"
-#include "render/sheet_export.hpp"
+#include "render/job_export.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -39,7 +37,6 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   check P                      the findings; exit code 1 when one is an error
   dry-run P [--picture-dir D]  the whole job on the simulated cutter, pauses confirmed as the job wants
   export P -o FILE             .svg .hpgl .plt .png .pdf  [--sheet N] [--pass N] [--per-mm N]
-  shots P -o DIR               a PNG of every main view at 1280 x 800
   tools P | stocks P           what the rack and the shelf hold, with their ids
 
 P is a .dotlane project; where it is an .svg drawing, it is taken as import would take it.
@@ -47,8 +44,8 @@ Exit codes: 0 done, 1 findings of severity error, 2 bad use or unreadable input.
 )";
 
 int inspect(Options o, bool json) {
-  const std::string file = o.positional("the file");
   const double per_inch = o.number("--per-inch", 96);
+  const std::string file = o.positional("the file");
   o.finish();
   const Input input = load(file, per_inch);
   DrawingCache cache;
@@ -85,13 +82,13 @@ void assign(Project& project, const std::string& rule) {
 }
 
 int import(Options o, bool json) {
-  const std::string file = o.positional("the drawing");
   const auto out = o.value("-o");
   const auto roles = o.values("--role");
   const double per_inch = o.number("--per-inch", 0);
   const auto stock = o.value("--stock");
   const auto name = o.value("--name");
   const bool split = o.flag("--split-layers"), bring = o.flag("--bring-on");
+  const std::string file = o.positional("the drawing");
   o.finish();
   if (!out) refuse("-o P.dotlane is missing");
   Input input = load(file, per_inch > 0 ? per_inch : 96);
@@ -145,8 +142,8 @@ int check_command(Options o, bool json) {
 }
 
 int dry_run(Options o, bool json) {
-  const Input input = load(o.positional("the project"));
   const auto pictures = o.value("--picture-dir");
+  const Input input = load(o.positional("the project"));
   o.finish();
   const auto app = application();
   DrawingCache cache;
@@ -176,18 +173,17 @@ int dry_run(Options o, bool json) {
     std::filesystem::create_directories(*pictures, status);
     for (const auto& sheet : input.project.sheets) {
       const std::string path = *pictures + "/sheet-" + std::to_string(sheet.id) + ".png";
-      if (!outcome_image(input.project, record, sheet, 4).save(QString::fromStdString(path)))
-        refuse("cannot be written", path);
+      need(write_png(outcome_image(input.project, record, sheet, 4), path));
     }
   }
   return record.outcome == Outcome::done ? 0 : 1;
 }
 
 int export_command(Options o, bool json) {
-  const Input input = load(o.positional("the project"));
   const auto out = o.value("-o");
   const ExportSelection selection{o.integer("--sheet", 0), o.integer("--pass", 0)};
   const double per_mm = o.number("--per-mm", 8);
+  const Input input = load(o.positional("the project"));
   o.finish();
   if (!out) refuse("-o FILE is missing");
   DrawingCache cache;
@@ -199,37 +195,10 @@ int export_command(Options o, bool json) {
   bool known_sheet = selection.sheet == 0;
   for (const auto& sheet : input.project.sheets) known_sheet = known_sheet || sheet.id == selection.sheet;
   if (!known_sheet) refuse("there is no sheet " + std::to_string(selection.sheet));
-  if (ends_with(*out, ".svg")) {
-    need(write_file(*out, write_svg(input.project, derived.layout, derived.plan, selection)));
-  } else if (ends_with(*out, ".hpgl") || ends_with(*out, ".plt")) {
-    need(write_file(*out, compile(select(derived.plan, selection), input.project.machine).hpgl));
-  } else if (ends_with(*out, ".png")) {
-    if (per_mm > 60) refuse("--per-mm takes up to 60 px a mm");
-    const auto app = application();
-    if (!sheet_image(input.project, derived, selection, per_mm).save(QString::fromStdString(*out)))
-      refuse("cannot be written", *out);
-  } else if (ends_with(*out, ".pdf")) {
-    const auto app = application();
-    need(write_sheet_pdf(input.project, derived, selection, QString::fromStdString(*out)));
-  } else {
-    refuse("the ending must be .svg, .hpgl, .plt, .png or .pdf", *out);
-  }
-  if (json) print_json(Json{{"file", *out}});
-  return 0;
-}
-
-int shots(Options o, bool json) {
-  const std::string project = o.positional("the project");
-  const auto out = o.value("-o");
-  o.finish();
-  if (!out) refuse("-o DIR is missing");
+  if (per_mm > 60) refuse("--per-mm takes up to 60 px a mm");
   const auto app = application();
-  const auto files = need(take_shots(project, *out));
-  if (json) {
-    print_json(Json{{"files", files}});
-  } else {
-    for (const auto& file : files) print(file + "\n");
-  }
+  need(export_job(input.project, derived, *out, {selection, per_mm}));
+  if (json) print_json(Json{{"file", *out}});
   return 0;
 }
 
@@ -275,7 +244,6 @@ int run(std::vector<std::string> words) {
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);
   if (command == "export") return export_command(std::move(o), json);
-  if (command == "shots") return shots(std::move(o), json);
   if (command == "tools" || command == "stocks") return shelf(std::move(o), json, command == "tools");
   refuse("there is no command \"" + command + "\"; try dot-lane-cli help");
 }
@@ -285,7 +253,9 @@ int run(std::vector<std::string> words) {
 
 int main(int argc, char** argv) {
   try {
-    return dotlane::cli::run({argv + 1, argv + argc});
+    const int code = dotlane::cli::run({argv + 1, argv + argc});
+    dotlane::cli::finish_output();
+    return code;
   } catch (const dotlane::cli::Stop& stop) {
     std::string line = stop.error.line();
     for (char& c : line) {

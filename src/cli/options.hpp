@@ -30,7 +30,8 @@ class Options {
   std::optional<std::string> value(const std::string& name);
   /// Takes every "--name value".
   std::vector<std::string> values(const std::string& name);
-  /// Takes the next word that is not an option; `what` names it in the error.
+  /// Takes the next word that is not an option; `what` names it in the error. Asked for after the options, so that what
+  /// stands behind one of them is its value and nothing else.
   std::string positional(const std::string& what);
   /// The same, or nothing when there is none.
   std::optional<std::string> optional_positional();

@@ -242,9 +242,8 @@ int shape(Options o, bool json) {
   const KindSpec* shape_spec = find_kind(shape_kinds(), kind);
   if (!step_spec && !shape_spec) refuse("there is no step or shape \"" + word + "\"; see dot-lane-cli help shape");
   if (shape_spec) {
-    std::string file;
-    if (kind == "picture") file = o.positional("the picture");
     const Values values = take_values(o, *shape_spec);
+    const std::string file = kind == "picture" ? o.positional("the picture") : std::string();
     o.finish();
     if (!out) refuse("-o OUT.svg is missing");
     Project project = new_project(word);
@@ -256,7 +255,6 @@ int shape(Options o, bool json) {
     }
     return write_new(std::move(project), id, *out, json, Json::object());
   }
-  const std::string file = o.positional("the drawing");
   const double per_inch = o.number("--per-inch", 96);
   Step step;
   step.kind = kind;
@@ -269,6 +267,7 @@ int shape(Options o, bool json) {
       if (!tip || *tip < 0.01 || *tip > 50) refuse("--tip wants a width from 0.01mm to 50mm, not \"" + *text + "\"");
     }
   }
+  const std::string file = o.positional("the drawing");
   o.finish();
   if (!out) refuse("-o OUT.svg is missing");
   if (!others.empty() && !step_spec->find("with")) refuse("\"" + word + "\" takes no --with");

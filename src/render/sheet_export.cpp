@@ -1,10 +1,12 @@
 #include "render/sheet_export.hpp"
 
+#include <QBuffer>
 #include <QPageLayout>
 #include <QPainter>
 #include <QPdfWriter>
 #include <set>
 
+#include "core/format/files.hpp"
 #include "core/text_scan.hpp"
 #include "render/paint.hpp"
 #include "render/role_style.hpp"
@@ -87,7 +89,10 @@ QImage outcome_image(const Project& project, const RunRecord& record, const Shee
 
 Result<void> write_sheet_pdf(const Project& project, const Derived& derived, const ExportSelection& selection,
                              const QString& path) {
-  QPdfWriter pdf(path);
+  // Written to memory first: the file is replaced whole or not at all.
+  QBuffer buffer;
+  buffer.open(QIODevice::WriteOnly);
+  QPdfWriter pdf(&buffer);
   pdf.setResolution(1200);
   pdf.setTitle(QString::fromStdString(project.name));
   pdf.setCreator(QStringLiteral("Dot Lane"));
@@ -106,7 +111,7 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
     pdf.setPageLayout(QPageLayout(QPageSize(page, QPageSize::Millimeter, {}, QPageSize::ExactMatch),
                                   QPageLayout::Portrait, {}, QPageLayout::Millimeter));
     if (i == 0) {
-      if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
+      if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "the pages cannot be made", path.toStdString());
     } else {
       pdf.newPage();
     }
@@ -151,8 +156,8 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
                  QString::fromStdString(rounded_text(sheet.area.height(), 1)),
                  derived.plan.mirrored ? QStringLiteral("  ·  mirrored") : QString()));
   }
-  if (!p.end()) return fail(ErrorKind::unreadable, "cannot be written", path.toStdString());
-  return {};
+  if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path.toStdString());
+  return write_file(path.toStdString(), {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
 }
 
 }  // namespace dotlane

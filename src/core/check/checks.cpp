@@ -212,7 +212,7 @@ class Checker {
       if (line.role != Role::cut) return;
       bool any = false, near = true;
       for (const auto& c : line.path->contours) {
-        if (c.closed) continue;
+        if (c.closed || c.segments.empty()) continue;
         any = true;
         const double gap = distance(piece.to_mat(c.start), piece.to_mat(c.segments.back().end));
         near = near && gap <= kClosable;

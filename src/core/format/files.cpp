@@ -49,6 +49,9 @@ Result<void> write_file(const std::string& path, std::string_view bytes) {
   std::error_code status;
   const auto real = std::filesystem::weakly_canonical(path, status);
   const std::string target = status ? path : real.string();
+  // A file that somebody protected is not replaced behind their back, though the folder would let it.
+  if (::access(target.c_str(), F_OK) == 0 && ::access(target.c_str(), W_OK) != 0)
+    return system_error("cannot be written", path);
   std::string temporary = target + ".XXXXXX";
   const int fd = ::mkstemp(temporary.data());
   if (fd < 0) return system_error("cannot be written here", path);

@@ -5,12 +5,18 @@
 #include "core/format/json_fields.hpp"
 #include "core/format/picture_text.hpp"
 #include "core/format/project_json.hpp"
+#include "core/geometry/measure.hpp"
 #include "core/geometry/path_data.hpp"
+#include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/project/presets.hpp"
 
 namespace dotlane {
 namespace {
+
+// As in drawings: nothing lies farther from the origin than this, and all sizes follow from it.
+constexpr double kFarthest = 1e5;  // mm
+constexpr const char* kTooFar = "it lies more than 100 m from the origin";
 
 Role read_role(const Json& json, const std::string& where) {
   const auto role = json.is_string() ? role_from(json.get<std::string>()) : std::nullopt;
@@ -30,6 +36,7 @@ Finding read_note(const Json& json, const std::string& where, int piece) {
     if (!id.is_string()) throw BadField{at, "a line id is expected"};
     note.lines.push_back({piece, id.get<std::string>()});
   });
+  note.unknown = f.unknown();
   return note;
 }
 
@@ -53,6 +60,8 @@ Line read_line(const Json& json, const std::string& where) {
   if (!path) f.bad("d", path.error().message);
   f.text("fill_rule", rule);
   path->fill_rule = rule == "evenodd" ? FillRule::evenodd : FillRule::nonzero;
+  // A move alone draws nothing, and what reads contours counts on a segment.
+  std::erase_if(path->contours, [](const Contour& c) { return c.segments.empty(); });
   line.path = std::move(*path);
   line.unknown = f.unknown();
   return line;
@@ -129,8 +138,8 @@ Source read_source(const Json& json, const std::string& where, int piece) {
   if (!source.kind.empty()) {
     const KindSpec* spec = find_kind(shape_kinds(), source.kind);
     if (!spec) s.bad("kind", "this version does not know the ready shape \"" + source.kind + "\"");
-    Unknown rest;
-    if (const Json* values = s.find("values")) source.values = read_values(*values, s.name_of("values"), *spec, rest);
+    if (const Json* values = s.find("values"))
+      source.values = read_values(*values, s.name_of("values"), *spec, source.unknown_values);
     if (const Json* picture = s.find("picture")) source.picture = read_picture(*picture, s.name_of("picture"));
   }
   s.text("file", source.file);
@@ -152,6 +161,10 @@ Piece read_piece(const Json& json, const std::string& where) {
   f.numbers("placement", m);
   piece.placement = {m[0], m[1], m[2], m[3], m[4], m[5]};
   if (std::abs(piece.placement.determinant()) < 1e-12) f.bad("placement", "the matrix flattens the piece");
+  if (std::abs(m[4]) > kFarthest || std::abs(m[5]) > kFarthest) f.bad("placement", kTooFar);
+  for (int i = 0; i < 4; ++i) {
+    if (std::abs(m[i]) > 1e4) f.bad("placement", "the matrix makes the piece more than 10,000 times as large");
+  }
   f.boolean("aspect_locked", piece.aspect_locked);
   f.text("group", piece.group);
   f.boolean("helper", piece.helper);
@@ -178,13 +191,18 @@ Piece read_piece(const Json& json, const std::string& where) {
       d.text("tool", out.tool);
       d.integer("repeats", out.repeats, 0, 99);
       d.boolean("stroke_by_stroke", out.stroke_by_stroke);
+      out.unknown = d.unknown();
     }
   }
   std::set<std::string> ids;
   f.list("lines", [&](const Json& line, const std::string& at) {
     piece.lines.push_back(read_line(line, at));
-    if (!ids.insert(piece.lines.back().id).second) throw BadField{at + ".id", "this id is already taken in the piece"};
-  });
+    const Line& read = piece.lines.back();
+    if (!ids.insert(read.id).second) throw BadField{at + ".id", "this id is already taken in the piece"};
+    const Box box = bounds_of(transformed(*read.path, piece.placement));
+    if (!box.empty() && std::max({std::abs(box.x0), std::abs(box.y0), std::abs(box.x1), std::abs(box.y1)}) > kFarthest)
+      throw BadField{at + ".d", kTooFar};
+  }, 1'000'000);
   piece.unknown = f.unknown();
   return piece;
 }
@@ -228,6 +246,7 @@ Stock read_stock(const Json& json, const std::string& where) {
       s.number("speed_mm_s", setting.speed_mm_s, 0.1, 5000);
       s.number("depth", setting.depth, 0, 100);
       s.integer("repeats", setting.repeats, 1, 99);
+      setting.unknown = s.unknown();
       stock.settings[role] = setting;
     }
   }
@@ -243,6 +262,10 @@ Sheet read_sheet(const Json& json, const std::string& where) {
   f.integer("load", sheet.load, 1, 1000);
   double a[4] = {0, 0, 304.8, 304.8};
   f.numbers("area_mm", a);
+  for (const double v : a) {
+    if (std::abs(v) > kFarthest) f.bad("area_mm", kTooFar);
+  }
+  if (!(a[2] > 0 && a[3] > 0)) f.bad("area_mm", "a width and a height above zero are expected");
   sheet.area = Box::of(a[0], a[1], a[2], a[3]);
   sheet.unknown = f.unknown();
   return sheet;
@@ -256,9 +279,10 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
     g.text("name", m.mat.name);
     g.number("width_mm", m.mat.width_mm, 10, 10000);
     g.number("height_mm", m.mat.height_mm, 10, 10000);
+    m.mat.unknown = g.unknown();
   }
   f.number("border_mm", m.border_mm, 0, 1000);
-  f.integer("holders", m.holders, 1, 2);
+  f.integer("holders", m.holders, 1, 4);
   f.number("rated_thickness_mm", m.rated_thickness_mm, 0, 100);
   f.number("max_force_gf", m.max_force_gf, 1, 10000);
   f.number("travel_mm_s", m.travel_mm_s, 0.1, 5000);
@@ -308,9 +332,7 @@ Project read_project(const Json& json) {
   f.text("unit", unit);
   p.unit = unit == "in" ? LengthUnit::inch : LengthUnit::mm;
   std::set<int> ids;
-  constexpr std::size_t kMostPieces = 10'000;
   f.list("pieces", [&](const Json& piece, const std::string& at) {
-    if (p.pieces.size() >= kMostPieces) throw BadField{"pieces", "a project holds up to 10,000 pieces; split it"};
     p.pieces.emplace_back(read_piece(piece, at));
     if (!ids.insert(p.pieces.back()->id).second) throw BadField{at + ".id", "this id is already taken"};
   });
@@ -348,6 +370,8 @@ Project read_project(const Json& json) {
       }
     }
   }
+  // A piece whose stock has no sheet would be in no plan and no finding.
+  add_missing_sheets(p);
   p.unknown = f.unknown();
   // What a newer program wrote is newer than what this one knows: its number stays with the unknown fields.
   if (version > kFormatVersion) {

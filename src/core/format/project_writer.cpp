@@ -82,6 +82,7 @@ Json to_value(const Finding& note) {
   j["severity"] = word(note.severity);
   j["message"] = note.message;
   j["lines"] = list_of(note.lines, [](const LineRef& ref) { return Json(ref.line); });
+  keep(j, note.unknown);
   return j;
 }
 
@@ -90,6 +91,7 @@ Json to_value(const Source& s) {
   if (!s.kind.empty()) {
     j["kind"] = s.kind;
     j["values"] = to_value(s.values);
+    keep(j["values"], s.unknown_values);
     if (!s.picture->empty()) {
       Json& picture = j["picture"];
       picture["width"] = s.picture->width;
@@ -112,6 +114,7 @@ Json to_value(const Dress& d) {
   j["repeats"] = d.repeats;
   if (d.role) j["role"] = word(*d.role);
   if (d.stroke_by_stroke) j["stroke_by_stroke"] = true;
+  keep(j, d.unknown);
   return j;
 }
 
@@ -154,6 +157,7 @@ Json to_value(const Setting& s) {
   j["speed_mm_s"] = s.speed_mm_s;
   j["depth"] = s.depth;
   j["repeats"] = s.repeats;
+  keep(j, s.unknown);
   return j;
 }
 
@@ -187,6 +191,7 @@ Json to_value(const Machine& m) {
   mat["name"] = m.mat.name;
   mat["width_mm"] = m.mat.width_mm;
   mat["height_mm"] = m.mat.height_mm;
+  keep(mat, m.mat.unknown);
   Json j;
   j["name"] = m.name;
   j["mat"] = std::move(mat);

@@ -132,6 +132,10 @@ void match_sheets(Project& project) {
     return std::none_of(project.pieces.begin(), project.pieces.end(),
                         [&](const Shared<Piece>& p) { return p->stock == sheet.stock; });
   });
+  add_missing_sheets(project);
+}
+
+void add_missing_sheets(Project& project) {
   for (const auto& piece : project.pieces) {
     if (sheet_of(project, piece->stock)) continue;
     Sheet sheet;

@@ -94,6 +94,8 @@ std::vector<int> split_piece(Project& project, int piece, const std::function<st
 
 /// Removes sheets whose stock no piece uses and adds one for each stock that has pieces but no sheet.
 void match_sheets(Project& project);
+/// Only the second of that.
+void add_missing_sheets(Project& project);
 
 /// A slug not yet taken: "fine-pen-2" when "fine-pen" exists.
 [[nodiscard]] std::string fresh_tool_id(const Project& project, const std::string& name);

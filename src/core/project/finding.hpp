@@ -51,6 +51,7 @@ struct Finding {
   std::string message;  ///< one sentence with its figure, then what to do
   std::vector<LineRef> lines;
   std::vector<Fix> fixes;
+  Unknown unknown{};  ///< of a note in a file
   friend bool operator==(const Finding&, const Finding&) = default;
 };
 

@@ -47,6 +47,7 @@ struct Source {
   UnitSource unit_source = UnitSource::stated;
   double per_inch = 96;  ///< artwork units per inch that the lines were read at
   std::vector<Finding> notes;
+  Unknown unknown_values;  ///< among the values
   Unknown unknown;
   friend bool operator==(const Source&, const Source&) = default;
 };
@@ -58,6 +59,7 @@ struct Dress {
   std::string tool;
   int repeats = 0;
   bool stroke_by_stroke = false;
+  Unknown unknown{};
   friend bool operator==(const Dress&, const Dress&) = default;
 };
 
@@ -100,6 +102,7 @@ struct Setting {
   double speed_mm_s = 80;
   double depth = 0;  ///< blade depth mark; 0 where it does not apply
   int repeats = 1;
+  Unknown unknown{};
   friend bool operator==(const Setting&, const Setting&) = default;
 };
 
@@ -129,6 +132,7 @@ struct Sheet {
 struct Mat {
   std::string name;
   double width_mm = 304.8, height_mm = 304.8;
+  Unknown unknown{};
   friend bool operator==(const Mat&, const Mat&) = default;
 };
 
@@ -137,7 +141,7 @@ struct Machine {
   std::string name;
   Mat mat;
   double border_mm = 6.4;  ///< kept clear on every side of the mat
-  int holders = 2;         ///< 1 or 2
+  int holders = 2;         ///< 1 to 4
   double rated_thickness_mm = 2.0;
   double max_force_gf = 350;
   double travel_mm_s = 200;

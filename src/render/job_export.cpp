@@ -1,0 +1,63 @@
+#include "render/job_export.hpp"
+
+#include <QBuffer>
+
+#include "core/format/files.hpp"
+#include "core/job/job.hpp"
+#include "core/plan/selection.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane {
+namespace {
+
+Result<void> svg(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
+  return write_file(path, write_svg(p, d.layout, d.plan, o.selection));
+}
+Result<void> hpgl(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
+  return write_file(path, compile(select(d.plan, o.selection), p.machine).hpgl);
+}
+Result<void> pdf(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
+  return write_sheet_pdf(p, d, o.selection, QString::fromStdString(path));
+}
+Result<void> png(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
+  return write_png(sheet_image(p, d, o.selection, o.px_per_mm), path);
+}
+
+}  // namespace
+
+const std::vector<ExportFormat>& export_formats() {
+  static const std::vector<ExportFormat> formats{{{".svg"}, "SVG, one group a pass", svg},
+                                                 {{".hpgl", ".plt"}, "HPGL for a cutter", hpgl},
+                                                 {{".pdf"}, "True-scale pages", pdf},
+                                                 {{".png"}, "Picture of the sheets", png}};
+  return formats;
+}
+
+std::string export_endings() {
+  std::vector<std::string> all;
+  for (const auto& format : export_formats()) all.insert(all.end(), format.endings.begin(), format.endings.end());
+  std::string out;
+  for (std::size_t i = 0; i < all.size(); ++i) out += (i == 0 ? "" : i + 1 < all.size() ? ", " : " or ") + all[i];
+  return out;
+}
+
+Result<void> export_job(const Project& project, const Derived& derived, const std::string& path,
+                        const ExportOptions& options) {
+  const std::string lower = lower_case(path);
+  for (const auto& format : export_formats()) {
+    for (const auto& ending : format.endings) {
+      if (lower.ends_with(ending)) return format.write(project, derived, path, options);
+    }
+  }
+  return fail(ErrorKind::bad_request, "choose one of the endings " + export_endings(), path);
+}
+
+Result<void> write_png(const QImage& image, const std::string& path) {
+  QBuffer buffer;
+  buffer.open(QIODevice::WriteOnly);
+  if (image.isNull() || !image.save(&buffer, "PNG"))
+    return fail(ErrorKind::unsupported, "the picture is too large to be made; use fewer pixels", path);
+  return write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
+}
+
+}  // namespace dotlane
