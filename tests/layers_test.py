@@ -9,7 +9,7 @@ BELOW = {
     "device": {"device", "core"},
     "render": {"render", "core"},
     "app": {"app", "render", "device", "core"},
-    "cli": {"cli", "app", "render", "device", "core"},
+    "cli": {"cli", "render", "device", "core"},
 }
 # Inside the core, the road runs one way as well.
 ROAD = ["geometry", "text", "project", "shape", "layout", "plan", "job", "check", "format"]

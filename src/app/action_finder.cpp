@@ -3,10 +3,36 @@
 #include <QKeyEvent>
 #include <QPainter>
 #include <QScrollBar>
+#include <QStyledItemDelegate>
 
 #include "app/style.hpp"
 
 namespace dotlane {
+namespace {
+
+constexpr int kKeys = Qt::UserRole + 1;
+constexpr int kListWidth = 440;
+
+/// The words at the left, the shortcut in a column of its own at the right.
+class ActionDelegate : public QStyledItemDelegate {
+ public:
+  using QStyledItemDelegate::QStyledItemDelegate;
+  void paint(QPainter* p, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+    QStyleOptionViewItem row = option;
+    initStyleOption(&row, index);
+    const QString keys = index.data(kKeys).toString();
+    const int room = row.fontMetrics.horizontalAdvance(keys) + 20;
+    row.text = row.fontMetrics.elidedText(row.text, Qt::ElideRight, row.rect.width() - room - 16);
+    row.widget->style()->drawControl(QStyle::CE_ItemViewItem, &row, p, row.widget);
+    p->save();
+    p->setFont(row.font);
+    p->setPen(theme().quiet);
+    p->drawText(row.rect.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter, keys);
+    p->restore();
+  }
+};
+
+}  // namespace
 
 ActionFinder::ActionFinder(const Actions& actions, QWidget* parent) : QLineEdit(parent), actions_(actions) {
   setObjectName(QStringLiteral("actionFinder"));
@@ -17,6 +43,8 @@ ActionFinder::ActionFinder(const Actions& actions, QWidget* parent) : QLineEdit(
   list_ = new QListWidget(parent->window());
   list_->setObjectName(QStringLiteral("actionList"));
   list_->setFocusPolicy(Qt::NoFocus);
+  list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  list_->setItemDelegate(new ActionDelegate(list_));
   list_->hide();
   connect(this, &QLineEdit::textEdited, this, &ActionFinder::refill);
   connect(list_, &QListWidget::itemClicked, this, &ActionFinder::runCurrent);
@@ -38,7 +66,8 @@ void ActionFinder::refill() {
     if (!fits) continue;
     auto* item = new QListWidgetItem(list_);
     const QString keys = action->shortcut().toString(QKeySequence::NativeText);
-    item->setText(keys.isEmpty() ? name : name + QStringLiteral("    ") + keys);
+    item->setText(name);
+    item->setData(kKeys, keys);
     item->setData(Qt::UserRole, action->objectName());
     if (!action->isEnabled()) item->setForeground(theme().quiet);
   }
@@ -52,8 +81,8 @@ void ActionFinder::refill() {
                      "QListWidget::item { padding: 5px 8px; border-radius: 5px; }"
                      "QListWidget::item:selected { background: %3; color: %4; }")
           .arg(theme().panel.name(), theme().hairline.name(), theme().accent_soft.name(), theme().ink.name()));
-  const QPoint below = mapTo(window(), QPoint(width() - 340, height() + 6));
-  list_->setGeometry(below.x(), below.y(), 340, std::min(420, 34 * std::max(1, list_->count()) + 12));
+  const QPoint below = mapTo(window(), QPoint(width() - kListWidth, height() + 6));
+  list_->setGeometry(below.x(), below.y(), kListWidth, std::min(420, 34 * std::max(1, list_->count()) + 12));
   list_->raise();
   list_->show();
 }

@@ -131,6 +131,19 @@ void Lanes::paintEvent(QPaintEvent*) {
              QStringLiteral("%1  ·  %2  ·  %3")
                  .arg(counted(passes.size(), tr("pass"), tr("passes")),
                       counted(plan_now.pauses.size(), tr("pause"), tr("pauses")), time_text(plan_now.seconds)));
+  if (height < kTop + 10) {  // folded: one line, all passes in a row
+    for (const auto& pass : passes) {
+      const QRectF block(xOf(pass.start_s), 12, std::max(2.0, xOf(pass.start_s + pass.seconds) - xOf(pass.start_s)), 12);
+      QColor fill = role_color(pass.role, t.dark);
+      fill.setAlpha(90);
+      p.setPen(Qt::NoPen);
+      p.setBrush(fill);
+      p.drawRoundedRect(block, 3, 3);
+    }
+    p.setBrush(t.hands);
+    for (const auto& pause : plan_now.pauses) p.drawEllipse(QPointF(xOf(pause.start_s), 18), 3.5, 3.5);
+    return;
+  }
   const double step = axis_step(plan_now.seconds, viewport()->width() - kLeft - kRight);
   p.setFont(ui_font(10.5));
   QColor grid = t.hairline;

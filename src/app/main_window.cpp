@@ -5,6 +5,8 @@
 #include <QGridLayout>
 #include <QLocale>
 #include <QMenu>
+#include <QResizeEvent>
+#include <QScreen>
 #include <QSettings>
 #include <set>
 
@@ -25,6 +27,8 @@ namespace dotlane {
 namespace {
 
 constexpr int kRecent = 8;
+constexpr int kLanesHeight = 198, kLanesFolded = 34;
+constexpr int kLowWindow = 700;  // below this the bench needs the lanes' room
 
 QString project_filter() { return QObject::tr("Dot Lane projects (*.dotlane)"); }
 
@@ -42,8 +46,10 @@ QString export_filter() {
 
 MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   setObjectName(QStringLiteral("mainWindow"));
-  setMinimumSize(1060, 680);
-  resize(1280, 800);
+  setMinimumSize(1000, 600);
+  // Within what the screen has free, whatever its size and scale.
+  const QRect room = screen() ? screen()->availableGeometry() : QRect(0, 0, 1280, 800);
+  resize(std::min(1280, room.width()), std::min(800, room.height()));
   run_ = new RunController(session_, link ? std::move(link) : std::make_unique<SimCutterLink>(), this);
 
   typing_ = new Typing(session_, this);
@@ -64,9 +70,9 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   stack->setContentsMargins(0, 0, 0, 0);
   stack->setSpacing(0);
   notice_ = new Notice(middle);
-  stack->addWidget(notice_);
   bench_ = new Bench(session_, *typing_, middle);
   stack->addWidget(bench_, 1);
+  notice_->raise();  // over the bench: nothing moves when something is said
   grid->addWidget(middle, 1, 1);
   panels_ = new QStackedWidget(centre);
   set_kind(panels_, "right");
@@ -81,7 +87,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   panels_->addWidget(look_);
   grid->addWidget(panels_, 1, 2);
   lanes_ = new Lanes(session_, centre);
-  lanes_->setFixedHeight(198);
+  lanes_->setFixedHeight(kLanesHeight);
   grid->addWidget(lanes_, 2, 0, 1, 3);
   grid->setColumnStretch(1, 1);
   grid->setRowStretch(1, 1);
@@ -162,7 +168,13 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
                                .arg(per_inch)
                                .arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)),
                            [this, id, per_inch] {
-                             session_.commit(settle_size(session_.project(), id, per_inch), tr("Settle the size"));
+                             session_.editDrawn(
+                                 [id, per_inch](const Project& p, const Drawing&) {
+                                   const Project settled = settle_size(p, id, per_inch);
+                                   DrawingCache cache;
+                                   return bring_onto_mat(settled, evaluate(settled, cache), {id});
+                                 },
+                                 tr("Settle the size"));
                            }});
       }
       notice_->ask(tr("%1 states no physical size. Which is right?").arg(qs(piece->source.file)), std::move(choices));
@@ -230,6 +242,18 @@ void MainWindow::setStage(Stage stage) {
   top_->setSecondLookOpen(false);
   top_->setStage(stage);
   panels_->setCurrentIndex(static_cast<int>(stage));
+}
+
+void MainWindow::foldLanes(bool on) {
+  lanes_folded_ = on;
+  lanes_->setFixedHeight(on ? kLanesFolded : kLanesHeight);
+}
+
+void MainWindow::resizeEvent(QResizeEvent* event) {
+  QMainWindow::resizeEvent(event);
+  // Folded by itself only as the window becomes low, so that it can be unfolded there.
+  const bool low = height() < kLowWindow, was_low = event->oldSize().height() < kLowWindow;
+  if (low != was_low || !event->oldSize().isValid()) foldLanes(low);
 }
 
 void MainWindow::openStep(int step) { recipe_->openStep(step); }
@@ -557,6 +581,10 @@ void MainWindow::addViewActions() {
   actions_.add("stage-run", tr("Go to Run"), Qt::ALT | Qt::Key_4, [this] { setStage(Stage::run); });
   actions_.add("second-look", tr("Second look: the findings"), Qt::ALT | Qt::Key_5,
                [this] { showSecondLook(!look_open_); });
+  actions_.add("fold-lanes", tr("Fold the lanes to one line, or unfold them"), Qt::ALT | Qt::Key_L,
+               [this] { foldLanes(!lanes_folded_); });
+  actions_.add("fold-panel", tr("Fold the panel at the right away, or show it"), Qt::ALT | Qt::Key_P,
+               [this] { panels_->setVisible(!panels_->isVisible()); });
   actions_.add("unit", tr("Switch between millimetres and inches"), Qt::CTRL | Qt::Key_U, [this] {
     Project next = session_.project();
     next.unit = next.unit == LengthUnit::mm ? LengthUnit::inch : LengthUnit::mm;

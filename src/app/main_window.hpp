@@ -45,11 +45,13 @@ class MainWindow : public QMainWindow {
 
  protected:
   void closeEvent(QCloseEvent* event) override;
+  void resizeEvent(QResizeEvent* event) override;
 
  private:
   void addFileActions();
   void addEditActions();
   void addViewActions();
+  void foldLanes(bool on);
   void fillProjectMenu();
   void updateActions();
   void save(bool as, std::function<void(bool)> then = {});
@@ -77,6 +79,7 @@ class MainWindow : public QMainWindow {
   Lanes* lanes_;
   Stage stage_ = Stage::draft;
   bool look_open_ = false, closing_ = false;
+  bool lanes_folded_ = false;
 };
 
 }  // namespace dotlane

@@ -1,5 +1,6 @@
 #include "app/notice.hpp"
 
+#include <QEvent>
 #include <QHBoxLayout>
 #include <QPushButton>
 #include <QStyle>
@@ -8,15 +9,26 @@
 #include "app/widgets/paint_widgets.hpp"
 
 namespace dotlane {
+namespace {
+
+constexpr int kNoticeSide = 34, kNoticeTop = 30;  // px: clear of the rulers
+
+}  // namespace
 
 Notice::Notice(QWidget* parent) : QFrame(parent) {
   setObjectName(QStringLiteral("notice"));
-  row_ = new QHBoxLayout(this);
+  row_ = new QBoxLayout(QBoxLayout::LeftToRight, this);
   row_->setContentsMargins(14, 7, 10, 7);
   row_->setSpacing(8);
   text_ = make_label({}, "body", this);
   text_->setTextInteractionFlags(Qt::TextSelectableByMouse);
+  text_->setWordWrap(true);
   row_->addWidget(text_, 1);
+  choices_ = new QHBoxLayout;
+  choices_->setSpacing(8);
+  choices_->addStretch();
+  row_->addLayout(choices_);
+  parent->installEventFilter(this);
   timer_.setSingleShot(true);
   connect(&timer_, &QTimer::timeout, this, &QWidget::hide);
   hide();
@@ -33,16 +45,36 @@ void Notice::show(const QString& message, const char* kind, std::vector<Choice> 
   for (auto& choice : choices) {
     auto* button = new QPushButton(choice.text, this);
     set_kind(button, "chip");
-    row_->addWidget(button);
+    choices_->addWidget(button);
     buttons_.push_back(button);
     connect(button, &QPushButton::clicked, this, [this, run = std::move(choice.run)] {
       hide();
       if (run) run();
     });
   }
+  // Several answers have a line of their own, so that none is cut off.
+  row_->setDirection(buttons_.size() > 1 ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+  place();
   timer_.stop();
   if (ms > 0) timer_.start(ms);
   QFrame::show();
+  raise();
+}
+
+void Notice::place() {
+  const int room = parentWidget()->width() - 2 * kNoticeSide;
+  const int wanted = std::max(text_->fontMetrics().horizontalAdvance(text_->text()) + 40 +
+                                  (row_->direction() == QBoxLayout::LeftToRight ? choices_->sizeHint().width() : 0),
+                              choices_->sizeHint().width() + 30);
+  const int width = std::min(wanted, room);
+  row_->activate();
+  const int height = layout()->hasHeightForWidth() ? layout()->heightForWidth(width) : sizeHint().height();
+  setGeometry((parentWidget()->width() - width) / 2, kNoticeTop, width, height);
+}
+
+bool Notice::eventFilter(QObject* watched, QEvent* event) {
+  if (watched == parent() && event->type() == QEvent::Resize && isVisible()) place();
+  return QFrame::eventFilter(watched, event);
 }
 
 void Notice::say(const QString& message, bool problem) {

@@ -1,4 +1,4 @@
-// A strip above the bench that says what happened or asks something, without getting in the way.
+// A strip over the bench that says what happened or asks something, without getting in the way.
 #pragma once
 
 #include <QFrame>
@@ -7,6 +7,7 @@
 #include <functional>
 #include <vector>
 
+class QBoxLayout;
 class QHBoxLayout;
 
 namespace dotlane {
@@ -27,10 +28,16 @@ class Notice : public QFrame {
   void busy(const QString& message, std::function<void()> cancel);
   [[nodiscard]] QString message() const { return text_->text(); }
 
+ protected:
+  bool eventFilter(QObject* watched, QEvent* event) override;
+
  private:
+  /// As wide as it needs, in the middle of what it lies over.
+  void place();
   void show(const QString& message, const char* kind, std::vector<Choice> choices, int ms);
   QLabel* text_;
-  QHBoxLayout* row_;
+  QBoxLayout* row_;
+  QHBoxLayout* choices_;
   std::vector<QWidget*> buttons_;
   QTimer timer_;
 };

@@ -23,6 +23,14 @@ namespace {
 constexpr int kAutosaveMs = 800;
 constexpr int kEditRestMs = 120;  // between edits that replace each other
 
+/// The artwork as a new piece. Where its size is assumed, its place is no more certain: it comes inside the usable area.
+Project brought_in(const Project& project, const Artwork& art, const std::string& file, int* id) {
+  Project next = add_artwork(project, art, file, id);
+  if (art.unit_source != UnitSource::assumed) return next;
+  DrawingCache cache;
+  return bring_onto_mat(next, evaluate(next, cache), {*id});
+}
+
 Project fresh_project() { return new_project(QCoreApplication::translate("Session", "Untitled").toStdString()); }
 
 }  // namespace
@@ -389,7 +397,7 @@ void Session::bringIn(const QStringList& files) {
       auto next = std::make_shared<Project>();
       int id = 0;
       if (*art) {
-        *next = add_artwork(before, **art, name, &id);
+        *next = brought_in(before, **art, name, &id);
         (void)evaluate(*next, *cache);
       }
       return [this, art, next, before, id, file, epoch]() mutable {
@@ -400,7 +408,7 @@ void Session::bringIn(const QStringList& files) {
           emit said(qs(art->error().line()), true);
           return;
         }
-        if (!(before == project())) *next = add_artwork(project(), **art, file.toStdString(), &id);
+        if (!(before == project())) *next = brought_in(project(), **art, file.toStdString(), &id);
         commit(std::move(*next), tr("Bring in %1").arg(QFileInfo(file).fileName()));
         select({{id, ""}});
         emit broughtIn(id);
@@ -530,10 +538,11 @@ void Session::autosaveAside() {
 }
 
 void Session::settle() {
-  do {
-    QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
-  } while (working_ > 0 || editing() || !after_edits_.empty() || !saves_.empty());
-  QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
+  QCoreApplication::processEvents();
+  // Each of these ends by an event of this thread.
+  while (working_ > 0 || editing() || !after_edits_.empty() || !saves_.empty())
+    QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+  QCoreApplication::processEvents();
 }
 
 }  // namespace dotlane

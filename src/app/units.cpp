@@ -15,7 +15,10 @@ QString tr(const char* text) { return QCoreApplication::translate("units", text)
 
 QString length_number(double mm, LengthUnit unit) {
   const bool inch = unit == LengthUnit::inch;
-  return QLocale().toString(inch ? mm / kMmPerInch : mm, 'f', inch ? 3 : 1);
+  const int decimals = inch ? 3 : 1;
+  const double value = inch ? mm / kMmPerInch : mm;
+  // A hair below nothing is nothing, not "-0.0".
+  return QLocale().toString(std::abs(value) < 0.5 * std::pow(10.0, -decimals) ? 0.0 : value, 'f', decimals);
 }
 
 QString unit_word(LengthUnit unit) { return unit == LengthUnit::inch ? tr("in") : tr("mm"); }

@@ -23,4 +23,7 @@ struct Lab {
 [[nodiscard]] double ciede2000(const Lab& one, const Lab& other);
 [[nodiscard]] double difference(Color one, Color other);
 
+/// What a person would call the colour: the nearest of some thirty everyday names by its distance in Oklab.
+[[nodiscard]] std::string color_name(Color color);
+
 }  // namespace dotlane

@@ -20,6 +20,19 @@ SimCutterLink::SimCutterLink(QObject* parent) : CutterLink(parent) {
       finish(Outcome::failed, "the simulated cutter cannot be started (" + process_.program().toStdString() + ")");
     }
   });
+  connect(&socket_, &QLocalSocket::errorOccurred, this, [this](QLocalSocket::LocalSocketError error) {
+    if (error != QLocalSocket::PeerClosedError)
+      finish(Outcome::failed, "the cutter cannot be reached: " + socket_.errorString().toStdString());
+  });
+  patience_.setSingleShot(true);
+  patience_.setInterval(10'000);
+  connect(&patience_, &QTimer::timeout, this, [this] {
+    if (cancelling_) {
+      finish(Outcome::cancelled, "the cutter did not answer; it may still be moving: switch it off before you reach in");
+    } else {
+      finish(Outcome::failed, "the cutter does not answer; the work on the mat stays as it is");
+    }
+  });
   connect(&process_, &QProcess::finished, this, [this] {
     if (socket_.state() == QLocalSocket::UnconnectedState) {
       finish(Outcome::failed, "the simulated cutter ended: " + process_.readAllStandardError().trimmed().toStdString());
@@ -38,9 +51,13 @@ SimCutterLink::~SimCutterLink() {
 
 void SimCutterLink::launch() {
   name_ = QStringLiteral("dot-lane-") + QUuid::createUuid().toString(QUuid::Id128);
-  const QString program = QCoreApplication::applicationDirPath() + QStringLiteral("/dot-lane-simcutter");
+  const QString program = program_.isEmpty()
+                              ? QCoreApplication::applicationDirPath() + QStringLiteral("/dot-lane-simcutter")
+                              : program_;
   process_.start(program, {QStringLiteral("--once"), QStringLiteral("--socket"), name_});
 }
+
+void SimCutterLink::expectAnswer(bool owes) { owes && running_ ? patience_.start() : patience_.stop(); }
 
 void SimCutterLink::start(const Job& job, const std::vector<std::string>& holders) {
   if (running_) return;
@@ -55,6 +72,7 @@ void SimCutterLink::start(const Job& job, const std::vector<std::string>& holder
   ended_ = cancelling_ = false;
   record_ = {};
   running_ = true;
+  expectAnswer(true);
   launch();
 }
 
@@ -87,6 +105,7 @@ void SimCutterLink::handle(const QByteArray& line) {
   const auto message = wire::Json::parse(line.begin(), line.end());
   const auto event = message.at("ev").get<std::string>();
   if (!running_) return;
+  expectAnswer(event != "pause" && event != "wrong-load");
   if (event == "ready") {
     window_ = message.at("window").get<std::size_t>();
     send(wire::line_of(
@@ -128,22 +147,32 @@ void SimCutterLink::handle(const QByteArray& line) {
 void SimCutterLink::finish(Outcome outcome, const std::string& problem) {
   if (!running_) return;
   running_ = false;
+  patience_.stop();
   record_.outcome = outcome;
   record_.problem = problem;
   if (socket_.state() == QLocalSocket::ConnectedState) socket_.disconnectFromServer();
+  // One that does not go by itself is ended when the next run begins, or with the program.
   emit finished(record_);
 }
 
 void SimCutterLink::confirmLoaded(const std::vector<std::string>& holders) {
   send(wire::line_of({{"op", "loaded"}, {"holders", holders}}));
+  expectAnswer(true);
 }
 
-void SimCutterLink::hold() { send(wire::line_of({{"op", "hold"}})); }
+void SimCutterLink::hold() {
+  send(wire::line_of({{"op", "hold"}}));
+  expectAnswer(false);
+}
 
-void SimCutterLink::resume() { send(wire::line_of({{"op", "resume"}})); }
+void SimCutterLink::resume() {
+  send(wire::line_of({{"op", "resume"}}));
+  expectAnswer(true);
+}
 
 void SimCutterLink::cancel() {
   cancelling_ = true;
+  expectAnswer(true);
   if (socket_.state() == QLocalSocket::ConnectedState) send(wire::line_of({{"op", "cancel"}}));
 }
 

@@ -24,6 +24,11 @@ class SimCutterLink : public CutterLink {
   [[nodiscard]] bool running() const override { return running_; }
   [[nodiscard]] const RunRecord& record() const override { return record_; }
 
+  /// How long a cutter that should speak may stay silent before the run is given up.
+  void setPatience(int ms) { patience_.setInterval(ms); }
+  /// Another program that speaks the same language; found beside the application when empty.
+  void setProgram(const QString& program) { program_ = program; }
+
   /// The cutter's process, for tests that end it in the middle of a job.
   [[nodiscard]] QProcess& process() { return process_; }
 
@@ -35,8 +40,13 @@ class SimCutterLink : public CutterLink {
   void send(const std::string& line);
   void finish(Outcome outcome, const std::string& problem);
 
+  /// The cutter owes an answer from now on, or owes none (while hands are at work).
+  void expectAnswer(bool owes);
+
   QProcess process_;
   QLocalSocket socket_;
+  QTimer patience_;
+  QString program_;
   QString name_;
   Job job_;
   std::vector<std::string> holders_;

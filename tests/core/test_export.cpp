@@ -42,7 +42,7 @@ TEST_CASE("one group a pass, named after it, in running order") {
   const Derived d = derived(p);
   const Artwork back = read_back(write_svg(p, d.layout, d.plan));
   REQUIRE(back.lines.size() == 5);
-  CHECK(back.lines.front().layer == "1 draw Pen 0.4, #e8d21c");
+  CHECK(back.lines.front().layer == "1 draw Pen 0.4, yellow");
   CHECK(back.lines.back().layer == "5 cut Fine blade");
 }
 

@@ -321,6 +321,7 @@ TEST_CASE("groups nest, and what is in one is found from inside and outside") {
     piece.stock = p.stocks.front().id;
     p.pieces.push_back(Shared<Piece>(piece));
   }
+  match_sheets(p);
   p = group_pieces(p, {1, 2}, "Tower");
   p = group_pieces(p, {1, 2, 3}, "Harbour");
   CHECK(p.pieces[0]->group == "Harbour / Tower");

@@ -95,6 +95,10 @@ struct Opened {
     QTest::qWait(1);
   }
   explicit Opened(const Project& project) : Opened(QString()) { put(project); }
+  ~Opened() {  // leaves nothing beside the demos
+    if (!keeps_work) session().settle(), session().dropAutosave();
+  }
+  bool keeps_work = false;  ///< as a program that ends without asking
   /// Opens the project by way of a file.
   void put(const Project& project, const QString& name = QStringLiteral("test.dotlane")) {
     const QString path = folder.filePath(name);
@@ -157,7 +161,10 @@ struct Opened {
     bool done = false;
     const auto heard = QObject::connect(a, &QAction::triggered, a, [&done] { done = true; });
     if (a->shortcutContext() != Qt::WindowShortcut && a->shortcutContext() != Qt::ApplicationShortcut) bench().setFocus();
-    window.activateWindow();  // after a dialog, as a window manager does
+    if (!window.isActiveWindow()) {  // as a window manager does, after a dialog or when another window is clicked
+      window.activateWindow();
+      (void)QTest::qWaitForWindowActive(&window, 1000);
+    }
     QWidget* on = window.focusWidget() && window.focusWidget()->isVisible() ? window.focusWidget() : &bench();
     QTest::keySequence(on, a->shortcut());
     QObject::disconnect(heard);

@@ -124,7 +124,7 @@ TEST_CASE("lines are taken by colour and by layer, and their tool and repeats ch
   QTest::mouseClick(row(QStringLiteral("Layer Cliff")), Qt::LeftButton);
   CHECK(o.session().selectedLines().size() == 2);
   o.pick({{1, ""}});
-  QTest::mouseClick(row(QStringLiteral("#c77f0a")), Qt::LeftButton);
+  QTest::mouseClick(row(QStringLiteral("amber")), Qt::LeftButton);
   const auto amber = o.session().selectedLines();
   CHECK(amber.size() == 6);
   auto* tool = o.find<QComboBox>("toolBox");

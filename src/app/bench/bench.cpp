@@ -305,7 +305,7 @@ void Bench::placeControls() {
   zoom_bar_->adjustSize();
   zoom_bar_->move(width() - zoom_bar_->width() - 14, height() - zoom_bar_->height() - 12);
   load_button_->adjustSize();
-  load_button_->move(static_cast<int>(kRulerWidth) + 12, height() - load_button_->height() - 12);
+  load_button_->move(static_cast<int>(kRulerWidth) + 12, static_cast<int>(kRulerHeight) + 10);
 }
 
 void Bench::resizeEvent(QResizeEvent*) {

@@ -3,9 +3,10 @@
 #include <QHBoxLayout>
 #include <QLocale>
 #include <QPainter>
-#include <QPixmapCache>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
+#include <map>
+#include <memory>
 #include <set>
 
 #include "app/shape_actions.hpp"
@@ -91,6 +92,24 @@ class RowPainter : public QStyledItemDelegate {
     p.drawText(r.adjusted(0, 0, -14, 0), Qt::AlignRight | Qt::AlignVCenter, mat);
   }
 
+  struct Thumbnail {
+    std::shared_ptr<const DrawnPiece> of;  // held, so that its address is nobody else's
+    bool dark = false;
+    Color stock;
+    QPixmap picture;
+  };
+  static std::shared_ptr<const DrawnPiece> handle_of(const Drawing& drawing, int piece) {
+    for (const auto& drawn : drawing.pieces) {
+      if (drawn->piece->id == piece) return drawn;
+    }
+    return nullptr;
+  }
+  static Color stock_color(const Project& project, const std::string& id) {
+    const Stock* stock = find_stock(project, id);
+    return stock ? stock->color : Color{255, 255, 255};
+  }
+  mutable std::map<int, Thumbnail> thumbnails_;
+
   void paintPiece(QPainter& p, const QRectF& r, const DrawnPiece& drawn, bool selected) const {
     const Theme& t = theme();
     const Session& session = model_.session();
@@ -98,17 +117,16 @@ class RowPainter : public QStyledItemDelegate {
     const QRectF box(16, r.top() + 8, 42, 42);
     {
       // A picture for each state of a piece; painting it anew each time would make scrolling slow.
-      const QString key = QStringLiteral("piece-%1-%2").arg(reinterpret_cast<quintptr>(&drawn)).arg(t.dark);
-      QPixmap picture;
-      if (!QPixmapCache::find(key, &picture)) {
-        picture = QPixmap(84, 84);
-        picture.setDevicePixelRatio(2);
-        picture.fill(Qt::transparent);
-        QPainter q(&picture);
+      Thumbnail& made = thumbnails_[piece.id];
+      const Color stock = stock_color(session.project(), piece.stock);
+      if (made.of.get() != &drawn || made.dark != t.dark || !(made.stock == stock)) {
+        made = {handle_of(session.drawing(), piece.id), t.dark, stock, QPixmap(84, 84)};
+        made.picture.setDevicePixelRatio(2);
+        made.picture.fill(Qt::transparent);
+        QPainter q(&made.picture);
         paint_thumbnail(q, QRectF(0, 0, 42, 42), session.project(), drawn, t);
-        QPixmapCache::insert(key, picture);
       }
-      p.drawPixmap(box.topLeft(), picture);
+      p.drawPixmap(box.topLeft(), made.picture);
     }
     std::set<Role> roles;
     for (const auto& line : piece.lines) roles.insert(line.role);

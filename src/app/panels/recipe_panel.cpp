@@ -172,6 +172,7 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   repeats_ = new NumberField(tr("Times the tool goes over the lines; 0 = as the stock says"), NumberField::Kind::plain,
                              content_, tr("times"));
   repeats_->setRange(0, 99);
+  repeats_->setZero(tr("as stock"));
   repeats_->setToolTip(tr("0 = as the stock says"));
   with->addWidget(repeats_, 1, 1, Qt::AlignLeft);
   by_stroke_ = new QCheckBox(tr("stroke by stroke"), content_);

@@ -74,7 +74,9 @@ void RunPanel::rebuild() {
   // The button that had the keyboard is gone: hand it to the one that leads on.
   for (const char* name : {"startRun", "confirmLoaded", "holdRun", "resumeRun", "clearRun"}) {
     auto* next = had_focus ? body()->findChild<QPushButton*>(QString::fromLatin1(name)) : nullptr;
-    if (next && next->isVisibleTo(body())) next->setFocus();
+    if (!next) continue;
+    next->show();  // what is not shown yet takes no focus, and it would jump elsewhere
+    next->setFocus();
   }
 }
 

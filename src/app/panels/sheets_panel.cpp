@@ -26,7 +26,7 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
   holders_ = new QComboBox(body());
   holders_->setAccessibleName(tr("Holders"));
   holders_->setObjectName(QStringLiteral("holdersBox"));
-  holders_->addItems({tr("one holder"), tr("two holders")});
+  holders_->addItems({tr("one holder"), tr("two holders"), tr("three holders"), tr("four holders")});
   form->addRow(make_label(tr("mat"), "quiet", body()), mat_);
   form->addRow(make_label(tr("holders"), "quiet", body()), holders_);
   auto field = [&](const QString& label, const QString& name, NumberField::Kind kind, const QString& unit,

@@ -53,6 +53,7 @@ void NumberField::setFigure() {
 }
 
 QString NumberField::shown(double value) const {
+  if (value == 0 && !zero_.isEmpty()) return zero_;
   return kind_ == Kind::length ? length_number(value, unit_) : QLocale().toString(value, 'f', decimals_);
 }
 
@@ -68,6 +69,7 @@ void NumberField::setValue(double value, LengthUnit unit) {
 
 std::optional<double> NumberField::parsed() const {
   std::optional<double> v;
+  if (!zero_.isEmpty() && edit_->text().trimmed() == zero_) return 0;
   if (kind_ == Kind::length) {
     v = parse_length(edit_->text(), unit_);
   } else {

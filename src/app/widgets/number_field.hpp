@@ -25,6 +25,8 @@ class NumberField : public QWidget {
   [[nodiscard]] QLineEdit* editor() const { return edit_; }
   /// Larger type, for figures that matter.
   void setFigure();
+  /// Zero reads as these words and may be typed as them.
+  void setZero(const QString& words) { zero_ = words; }
 
  signals:
   /// While typing and on arrow keys: the value so far.
@@ -50,6 +52,7 @@ class NumberField : public QWidget {
   std::optional<double> drag_from_;
   QLineEdit* edit_;
   QLabel* unit_label_;
+  QString zero_;
 };
 
 }  // namespace dotlane

@@ -67,7 +67,7 @@ class Checker {
   }
 
   void places() {
-    constexpr double kSlack = 0.005;
+    constexpr double kSlack = 0.1;  // mm: less is nobody's fault, and would be told as "0 mm"
     const Box mat = project_.machine.mat_area(), usable = project_.machine.usable_area();
     for (const auto& sheet : project_.sheets) {
       const Stock* stock = find_stock(project_, sheet.stock);

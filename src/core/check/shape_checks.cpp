@@ -97,7 +97,8 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
                    Severity::warning,
                    name + ": " + count(slivers, "part is", "parts are") + " nowhere wider than " +
                        rounded_text(project.checks.sliver_mm, 2) +
-                       " mm and would tear. Join it to its neighbour, or drop it.",
+                       (slivers == 1 ? " mm and would tear. Join it to its neighbour, or drop it."
+                                     : " mm and would tear. Join them to their neighbours, or drop them."),
                    sliver_lines,
                    {}});
   }

@@ -7,8 +7,8 @@
 namespace dotlane {
 namespace {
 
-/// Coverage for comparing, not for quoting: cells of a sixth of the tip.
-CoverageOptions rough(double tip_mm) { return {tip_mm, tip_mm / 6, 4e6}; }
+/// Shares for comparing, not for quoting: cells of a sixth of the tip.
+CoverageOptions rough(double tip_mm) { return {tip_mm, tip_mm / 6, 4e6, false}; }
 
 Result<std::vector<Strokes>> coats_of(const Region& region, const FillOptions& options) {
   std::vector<Strokes> out;

@@ -121,6 +121,12 @@ std::string choose_tool(Project& project, Role role, Color ink, const std::strin
   if (role == Role::draw) {
     Tool pen = pen_of(ink);
     pen.id = fresh_tool_id(project, pen.id);
+    // Two near shades may have one name: the later one is numbered.
+    const std::string name = pen.name;
+    auto taken = [&] {
+      return std::any_of(project.tools.begin(), project.tools.end(), [&](const Tool& t) { return t.name == pen.name; });
+    };
+    for (int n = 2; taken(); ++n) pen.name = name + " " + std::to_string(n);
     project.tools.push_back(pen);
     return pen.id;
   }

@@ -331,6 +331,10 @@ std::vector<KindSpec> make_shape_kinds() {
                 length("play", "lid larger by", 0.8, 0, 10)}});
   k.push_back(
       {"pieces", "From other pieces", "The outline of other pieces; its first step says which.", "Made up", {}});
+  auto with_colors = [](ValueSpec v, const char* word) {
+    v.only_key = "colors", v.only_words = {word};
+    return v;
+  };
   k.push_back(
       {"picture",
        "Traced picture",
@@ -338,8 +342,10 @@ std::vector<KindSpec> make_shape_kinds() {
        "Traced",
        {length("width", "width", 80, 1, 5000),
         choice("colors", "colours", {{"two", "dark on light"}, {"several", "several colours"}}),
-        percent("threshold", "dark below", 50, 0, 100), flag("invert", "invert", false),
-        count("layers", "count", 4, 2, 16), choice("meet", "layers", {{"stack", "stacked"}, {"abut", "side by side"}}),
+        with_colors(percent("threshold", "dark below", 50, 0, 100), "two"),
+        with_colors(flag("invert", "invert", false), "two"),
+        with_colors(count("layers", "count", 4, 2, 16), "several"),
+        with_colors(choice("meet", "layers", {{"stack", "stacked"}, {"abut", "side by side"}}), "several"),
         count("despeckle", "despeckle (px)", 4, 0, 100000), number("smoothing", "smoothing", 1, 0, 1.3),
         percent("crop-left", "crop left", 0, 0, 95), percent("crop-top", "crop top", 0, 0, 95),
         percent("crop-right", "crop right", 0, 0, 95), percent("crop-bottom", "crop bottom", 0, 0, 95)}});

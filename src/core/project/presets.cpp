@@ -1,5 +1,6 @@
 #include "core/project/presets.hpp"
 
+#include "core/color_space.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -52,7 +53,7 @@ std::vector<Tool> preset_tools() {
 
 Tool pen_of(Color ink, double tip_width_mm) {
   const std::string shade = hex(ink);
-  return tool("pen-" + shade.substr(1), "Pen " + rounded_text(tip_width_mm, 2) + ", " + shade, "pen", {Role::draw},
+  return tool("pen-" + shade.substr(1), "Pen " + rounded_text(tip_width_mm, 2) + ", " + color_name(ink), "pen", {Role::draw},
               tip_width_mm, 10, 80, 2.0, ink);
 }
 

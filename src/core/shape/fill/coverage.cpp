@@ -228,7 +228,7 @@ Coverage coverage_of(const Region& upright, const Strokes& strokes, const Covera
   out.share = cells > 0 ? static_cast<double>(inked) / static_cast<double>(cells) : 0;
   out.inked_mm2 = out.share * out.region_mm2;
   out.outside_mm2 = static_cast<double>(count_of(ink) - inked) * cell_area;
-  largest_spot(whole, ink, out);
+  if (options.spot) largest_spot(whole, ink, out);
   out.gap_at = turn.inverse()(out.gap_at);
   return out;
 }

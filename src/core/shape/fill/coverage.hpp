@@ -12,6 +12,7 @@ struct CoverageOptions {
   /// `most_cells` over the region's box. The share inked is right within about a cell's width along all edges of ink.
   double cell_mm = 0;
   double most_cells = 2e8;  ///< a bit each, twice
+  bool spot = true;         ///< look for the largest spot without ink too: half of the time
 };
 
 struct Coverage {

@@ -1,0 +1,159 @@
+// A monkey at the real window: random clicks, drags, keys, shortcuts and typed numbers, the same for the same seed.
+// DOTLANE_MONKEY_SEEDS and DOTLANE_MONKEY_EVENTS say how many are tried; one seed of 2,000 events is part of every run.
+#include <QLineEdit>
+#include <QTimer>
+#include <random>
+
+#include "core/format/project_json.hpp"
+#include "core/road.hpp"
+#include "driving.hpp"
+
+namespace dotlane::test {
+namespace {
+
+class Monkey {
+ public:
+  Monkey(Opened& o, unsigned seed) : o_(o), random_(seed) {
+    o.window.run().setTimeScale(0);
+    o.answers.save = o.folder.filePath(QStringLiteral("monkey.svg"));
+    // Menus and dialogs run loops of their own: what stays open for a moment is closed.
+    QObject::connect(&closer_, &QTimer::timeout, [] {
+      if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
+      if (QWidget* modal = QApplication::activeModalWidget()) modal->close();
+    });
+    closer_.start(25);
+  }
+  void act() {
+    switch (any(12)) {
+      case 0:
+      case 1:
+        QTest::mouseClick(&o_.bench(), Qt::LeftButton, keys(), place());
+        break;
+      case 2:
+      case 3:
+        drag(&o_.bench(), place(), place(), keys());
+        break;
+      case 4:
+        QTest::mouseDClick(&o_.bench(), Qt::LeftButton, {}, place());
+        QTest::mouseRelease(&o_.bench(), Qt::LeftButton, {}, place());
+        break;
+      case 5: {  // a handle of the frame around what is selected
+        const Box box = bounds_of(o_.session().drawing(), o_.session().selection());
+        if (!box.empty()) drag(&o_.bench(), o_.at(box.x1, box.y1), place());
+        break;
+      }
+      case 6:
+        key();
+        break;
+      case 7:
+      case 8:
+        shortcut();
+        break;
+      case 9:
+        button();
+        break;
+      case 10:
+        number();
+        break;
+      default: {
+        const auto& pieces = o_.project().pieces;
+        if (!pieces.empty())
+          o_.session().select({{pieces[static_cast<std::size_t>(any(static_cast<int>(pieces.size())))]->id, ""}});
+      }
+    }
+    QCoreApplication::processEvents();
+  }
+
+ private:
+  int any(int below) { return static_cast<int>(random_() % static_cast<unsigned>(below)); }
+  QPoint place() { return {any(o_.bench().width()), any(o_.bench().height())}; }
+  Qt::KeyboardModifiers keys() {
+    static constexpr Qt::KeyboardModifier all[] = {Qt::NoModifier, Qt::NoModifier, Qt::NoModifier, Qt::ShiftModifier,
+                                                   Qt::ControlModifier, Qt::AltModifier};
+    return all[any(6)];
+  }
+  QWidget* focused() { return QApplication::focusWidget() ? QApplication::focusWidget() : &o_.bench(); }
+  void key() {
+    static constexpr Qt::Key all[] = {Qt::Key_Left, Qt::Key_Right, Qt::Key_Up,     Qt::Key_Down,   Qt::Key_Tab,
+                                      Qt::Key_Escape, Qt::Key_Return, Qt::Key_Delete, Qt::Key_Backspace, Qt::Key_Space,
+                                      Qt::Key_A,    Qt::Key_D,     Qt::Key_C,      Qt::Key_S,      Qt::Key_7};
+    QTest::keyClick(focused(), all[any(15)], keys());
+  }
+  void shortcut() {
+    const auto& all = o_.window.actions().all();
+    QAction* action = all[static_cast<std::size_t>(any(static_cast<int>(all.size())))];
+    static const QStringList left_alone{QStringLiteral("close"), QStringLiteral("new"), QStringLiteral("open"),
+                                        QStringLiteral("save-as"), QStringLiteral("save"), QStringLiteral("dark")};
+    if (!action->isEnabled() || left_alone.contains(action->objectName()) || action->shortcut().isEmpty()) return;
+    QTest::keySequence(focused(), action->shortcut());
+    // Undo often, so that not all pieces vanish.
+    if (any(2) == 0 && o_.session().canUndo()) QTest::keySequence(&o_.bench(), QKeySequence(QKeySequence::Undo));
+  }
+  template <class T>
+  T* visible() {
+    std::vector<T*> all;
+    for (auto* w : o_.window.findChildren<T*>()) {
+      if (w->isVisible() && w->isEnabled()) all.push_back(w);
+    }
+    return all.empty() ? nullptr : all[static_cast<std::size_t>(any(static_cast<int>(all.size())))];
+  }
+  void button() {
+    if (auto* b = visible<QAbstractButton>()) QTest::mouseClick(b, Qt::LeftButton);
+  }
+  void number() {
+    auto* field = visible<NumberField>();
+    if (!field) return;
+    field->editor()->setFocus();
+    field->editor()->selectAll();
+    QTest::keyClicks(field->editor(), QString::number(any(400) / 10.0));
+    if (any(2) == 0) QTest::keyClick(field->editor(), Qt::Key_Return);
+  }
+
+  Opened& o_;
+  std::mt19937 random_;
+  QTimer closer_;
+};
+
+void check_whole(Opened& o) {
+  o.session().settle();
+  const Project now = o.project();
+  const std::string bytes = to_json(now);
+  const auto again = project_from_json(bytes, "monkey.dotlane");
+  if (!again) FAIL(again.error().line());
+  CHECK(*again == now);
+  CHECK(to_json(*again) == bytes);
+  DrawingCache cache;
+  const Derived fresh = derive(now, cache);
+  CHECK(o.session().derived().findings == fresh.findings);
+  CHECK(o.session().derived().plan.passes.size() == fresh.plan.passes.size());
+  CHECK(o.window.isVisible());
+}
+
+void let_loose(const char* name) {
+  const auto wanted = [](const char* key, int standard) {
+    const int n = qEnvironmentVariableIntValue(key);
+    return n > 0 ? n : standard;
+  };
+  const int seeds = wanted("DOTLANE_MONKEY_SEEDS", 1), events = wanted("DOTLANE_MONKEY_EVENTS", 2000);
+  for (int seed = 1; seed <= seeds; ++seed) {
+    INFO(name << ", seed " << seed);
+    Opened o(QStringLiteral(DOTLANE_DEMO "/") + QString::fromLatin1(name) + QStringLiteral(".dotlane"));
+    o.put(o.project());  // a copy: the demo stays as it is
+    Monkey monkey(o, static_cast<unsigned>(seed));
+    for (int event = 1; event <= events; ++event) {
+      CAPTURE(event);
+      monkey.act();
+      if (event % 100 == 0) check_whole(o);
+    }
+  }
+}
+
+}  // namespace
+
+// Nothing ends the program, what is saved loads equal, and no finding is lost.
+TEST_CASE("a monkey at the lighthouse card", "[monkey]") { let_loose("lighthouse-card"); }
+TEST_CASE("a monkey at the fair stall", "[monkey]") { let_loose("fair-stall"); }
+TEST_CASE("a monkey at the stall sign", "[monkey]") { let_loose("stall-sign"); }
+TEST_CASE("a monkey at the moorings tag", "[monkey]") { let_loose("moorings-tag"); }
+
+}  // namespace dotlane::test
