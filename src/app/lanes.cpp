@@ -218,10 +218,10 @@ void Lanes::paintEvent(QPaintEvent*) {
     }
     QString text = QStringLiteral("%1 %2").arg(role_name(pass.role), run_length_text(pass.length_mm, project.unit));
     if (pass.repeats > 1) text += QStringLiteral("  ·  ") + tr("%1 repeats").arg(pass.repeats);
-    const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3 mm/s")
+    const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3")
                                     .arg(time_text(pass.seconds))
                                     .arg(std::lround(pass.force_gf))
-                                    .arg(std::lround(pass.speed_mm_s));
+                                    .arg(speed_text(pass.speed_mm_s, project.unit));
     p.setFont(ui_font(11.5));
     p.setPen(t.ink);
     const QFontMetrics metrics = p.fontMetrics();
@@ -234,11 +234,16 @@ void Lanes::paintEvent(QPaintEvent*) {
       if (j > i) next = std::min(next, other.left());
       if (j < i) before = std::max(before, other.right());
     }
+    for (const auto& pause : plan_now.pauses) {  // words run over no pause
+      const double x = xOf(pause.start_s + pause.seconds / 2);
+      if (x > block.right()) next = std::min(next, x + 4);
+      if (x < block.left()) before = std::max(before, x - 4);
+    }
     if (metrics.horizontalAdvance(more) < inside || metrics.horizontalAdvance(text) < inside) {
       p.drawText(block.adjusted(8, -1, 0, -2), Qt::AlignVCenter,
                  metrics.horizontalAdvance(more) < inside ? more : text);
     } else {
-      for (const QString& words : {more, text}) {
+      for (const QString& words : {more, text, role_name(pass.role)}) {
         const double w = metrics.horizontalAdvance(words) + 8;
         const bool right = block.right() + w + 6 < next;
         if (!right && block.left() - w - 6 < before) continue;
@@ -311,10 +316,10 @@ void Lanes::mouseMoveEvent(QMouseEvent* event) {
     viewport()->setCursor(over ? Qt::OpenHandCursor : Qt::ArrowCursor);
     if (over) {
       const Pass& pass = plan().passes[static_cast<std::size_t>(over) - 1];
-      viewport()->setToolTip(tr("%1, %2: %3 gf, %4 mm/s, %5")
+      viewport()->setToolTip(tr("%1, %2: %3 gf, %4, %5")
                                  .arg(role_name(pass.role), tool_name(session_.project(), pass.tool))
                                  .arg(std::lround(pass.force_gf))
-                                 .arg(std::lround(pass.speed_mm_s))
+                                 .arg(speed_text(pass.speed_mm_s, session_.project().unit))
                                  .arg(time_text(pass.seconds)));
     } else {
       viewport()->setToolTip({});

@@ -49,7 +49,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   setMinimumSize(1000, 600);
   // Within what the screen has free, whatever its size and scale.
   const QRect room = screen() ? screen()->availableGeometry() : QRect(0, 0, 1280, 800);
-  resize(std::min(1280, room.width()), std::min(800, room.height()));
+  resize(std::min(1280, room.width()), std::min(800, room.height() - style()->pixelMetric(QStyle::PM_TitleBarHeight)));
   run_ = new RunController(session_, link ? std::move(link) : std::make_unique<SimCutterLink>(), this);
 
   typing_ = new Typing(session_, this);

@@ -11,7 +11,7 @@
 namespace dotlane {
 namespace {
 
-constexpr int kNoticeSide = 34, kNoticeTop = 30;  // px: clear of the rulers
+constexpr int kNoticeSide = 34, kNoticeFoot = 52;  // px: clear of the rulers, and of what stands at the bench's foot
 
 }  // namespace
 
@@ -69,7 +69,7 @@ void Notice::place() {
   const int width = std::min(wanted, room);
   row_->activate();
   const int height = layout()->hasHeightForWidth() ? layout()->heightForWidth(width) : sizeHint().height();
-  setGeometry((parentWidget()->width() - width) / 2, kNoticeTop, width, height);
+  setGeometry((parentWidget()->width() - width) / 2, parentWidget()->height() - kNoticeFoot - height, width, height);
 }
 
 bool Notice::eventFilter(QObject* watched, QEvent* event) {

@@ -32,12 +32,14 @@ class KeyStrokes {
   QSet<QChar> taken_;
 };
 
-void fill_menu(QMenu& menu, const Actions& actions, const std::vector<KindSpec>& kinds, const char* prefix) {
+}  // namespace
+
+void fill_step_menu(QMenu& menu, const Actions& actions) {
   QString heading;
-  for (const auto& group : {"Outline", "Fill", "Combine", "Clean up", "Place", "Plain", "Made up"}) {
-    for (const auto& kind : kinds) {
+  for (const auto& group : {"Outline", "Fill", "Combine", "Clean up", "Place"}) {
+    for (const auto& kind : step_kinds()) {
       if (kind.group != group) continue;
-      QAction* action = actions.find(QString::fromLatin1(prefix) + qs(kind.kind));
+      QAction* action = actions.find(QStringLiteral("step-") + qs(kind.kind));
       if (!action) continue;
       if (heading != qs(kind.group)) {
         heading = qs(kind.group);
@@ -52,11 +54,6 @@ void fill_menu(QMenu& menu, const Actions& actions, const std::vector<KindSpec>&
   }
   menu.setToolTipsVisible(true);
 }
-
-}  // namespace
-
-void fill_step_menu(QMenu& menu, const Actions& actions) { fill_menu(menu, actions, step_kinds(), "step-"); }
-void fill_shape_menu(QMenu& menu, const Actions& actions) { fill_menu(menu, actions, shape_kinds(), "shape-"); }
 
 ShapeActions::ShapeActions(Session& session, Actions& actions, Notice& notice, QObject* parent)
     : QObject(parent), session_(session), actions_(actions), notice_(notice) {

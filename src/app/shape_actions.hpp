@@ -37,8 +37,7 @@ class ShapeActions : public QObject {
   Notice& notice_;
 };
 
-/// Menus of the actions above, under their headings.
+/// A menu of the steps, under their headings.
 void fill_step_menu(QMenu& menu, const Actions& actions);
-void fill_shape_menu(QMenu& menu, const Actions& actions);
 
 }  // namespace dotlane

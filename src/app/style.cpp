@@ -21,6 +21,8 @@ QToolTip { background: @panel; color: @ink; border: 1px solid @hairline; padding
 *[kind="right"] { background: @panel; border-left: 1px solid @hairline; }
 *[kind="bottom"] { background: @panel; border-top: 1px solid @hairline; }
 QLabel { background: transparent; }
+QDialogButtonBox, QMessageBox { dialogbuttonbox-buttons-have-icons: 0; }
+QFileDialog QToolButton { padding: 2px 5px; border-radius: 8px; }
 QLabel[kind="title"] { font-size: 15px; font-weight: 600; }
 QLabel[kind="heading"] { color: @quiet; font-weight: 600; }
 QLabel[kind="name"] { font-weight: 600; }
@@ -30,6 +32,9 @@ QLabel[kind="serious"] { color: @serious; font-size: 12px; }
 QFrame[kind="card"] { background: @field; border: 1px solid @hairline; border-radius: 8px; }
 QFrame[kind="hands"] { background: @hands_soft; border: 1px solid @hands; border-radius: 8px; }
 QFrame[kind="serious"] { background: @serious_soft; border: 1px solid @serious; border-radius: 8px; }
+QFrame[kind="popup"] { background: @panel; border: 1px solid @hairline; border-radius: 8px; }
+QListWidget#shapeList::item { border-radius: 8px; padding: 3px; }
+QListWidget#shapeList::item:hover, QListWidget#shapeList::item:selected { background: @accent_soft; color: @ink; }
 QFrame[kind="line"] { background: @hairline; border: none; max-height: 1px; min-height: 1px; }
 QPushButton, QToolButton { background: @field; border: 1px solid @hairline; border-radius: 14px; padding: 4px 14px; min-height: 18px; }
 QPushButton:hover, QToolButton:hover { border-color: @accent; }

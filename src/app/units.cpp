@@ -13,9 +13,9 @@ QString tr(const char* text) { return QCoreApplication::translate("units", text)
 
 }  // namespace
 
-QString length_number(double mm, LengthUnit unit) {
+QString length_number(double mm, LengthUnit unit, int decimals) {
   const bool inch = unit == LengthUnit::inch;
-  const int decimals = inch ? 3 : 1;
+  if (inch) decimals += 2;
   const double value = inch ? mm / kMmPerInch : mm;
   // A hair below nothing is nothing, not "-0.0".
   return QLocale().toString(std::abs(value) < 0.5 * std::pow(10.0, -decimals) ? 0.0 : value, 'f', decimals);
@@ -24,6 +24,11 @@ QString length_number(double mm, LengthUnit unit) {
 QString unit_word(LengthUnit unit) { return unit == LengthUnit::inch ? tr("in") : tr("mm"); }
 
 QString length_text(double mm, LengthUnit unit) { return length_number(mm, unit) + QChar(0xA0) + unit_word(unit); }
+
+QString speed_text(double mm_s, LengthUnit unit) {
+  return unit == LengthUnit::inch ? QLocale().toString(mm_s / kMmPerInch, 'f', 1) + tr(" in/s")
+                                  : QLocale().toString(mm_s, 'f', 0) + tr(" mm/s");
+}
 
 QString size_text(const Box& box, LengthUnit unit) {
   return length_number(box.width(), unit) + QStringLiteral(" × ") + length_number(box.height(), unit);
@@ -51,6 +56,8 @@ QString counted(std::size_t n, const QString& one, const QString& many) {
 
 std::optional<double> parse_length(const QString& text, LengthUnit unit) {
   QString plain = text.trimmed();
+  if (const auto per = plain.indexOf(QChar('/')); per >= 0 && plain.mid(per).startsWith(QStringLiteral("/s")))
+    plain.truncate(per);
   const QString decimal = QLocale().decimalPoint();
   if (decimal != QStringLiteral(".")) plain.replace(decimal, QStringLiteral("."));
   const auto bare = to_number(plain.toStdString());

@@ -8,12 +8,14 @@
 
 namespace dotlane {
 
-/// "36.0" or "1.417": the number alone, for fields with the unit beside them.
-[[nodiscard]] QString length_number(double mm, LengthUnit unit);
+/// "36.0" or "1.417": the number alone, for fields with the unit beside them. Inches get two decimals more.
+[[nodiscard]] QString length_number(double mm, LengthUnit unit, int decimals = 1);
 /// "mm" or "in".
 [[nodiscard]] QString unit_word(LengthUnit unit);
 /// "36.0 mm".
 [[nodiscard]] QString length_text(double mm, LengthUnit unit);
+/// "60 mm/s" or "2.4 in/s".
+[[nodiscard]] QString speed_text(double mm_s, LengthUnit unit);
 /// "36.0 × 92.5".
 [[nodiscard]] QString size_text(const Box& box, LengthUnit unit);
 /// Long lengths: "1.9 m" or "6.2 ft".
@@ -22,7 +24,7 @@ namespace dotlane {
 [[nodiscard]] QString time_text(double seconds);
 /// "1 piece" or "5 pieces": the number in the user's locale before the word that fits it.
 [[nodiscard]] QString counted(std::size_t n, const QString& one, const QString& many);
-/// What was typed, in mm: a bare number is in the project's unit, any other unit may follow it.
+/// What was typed, in mm: a bare number is in the project's unit, any other unit may follow it, and a "/s" after that.
 [[nodiscard]] std::optional<double> parse_length(const QString& text, LengthUnit unit);
 
 [[nodiscard]] inline QString qs(const std::string& s) { return QString::fromStdString(s); }

@@ -103,7 +103,7 @@ std::string color_name(Color color) {
   };
   // Everyday words; where CSS Color Module Level 4 has the word, its sRGB value.
   static constexpr Named kNames[] = {
-      {"black", {0, 0, 0}},         {"dark grey", {72, 72, 72}},   {"grey", {128, 128, 128}},  {"light grey", {200, 200, 200}},
+      {"black", {0, 0, 0}},         {"black", {34, 34, 34}},     {"dark grey", {72, 72, 72}},   {"grey", {128, 128, 128}},  {"light grey", {200, 200, 200}},
       {"white", {255, 255, 255}},   {"red", {220, 30, 30}},        {"dark red", {139, 0, 0}},  {"pink", {255, 160, 185}},
       {"orange", {255, 140, 0}},    {"amber", {199, 127, 10}},     {"yellow", {240, 220, 30}}, {"gold", {205, 170, 60}},
       {"brown", {130, 80, 40}},     {"dark brown", {80, 50, 30}},  {"beige", {225, 210, 180}}, {"rust", {156, 61, 46}},
@@ -115,7 +115,8 @@ std::string color_name(Color color) {
   const Named* best = kNames;
   auto off = [&](const Named& n) {
     const Lab lab = to_oklab(n.color);
-    return std::hypot(lab.l - wanted.l, lab.a - wanted.a, lab.b - wanted.b);
+    // A grey is called grey before it is called a colour of its lightness.
+    return std::hypot(lab.l - wanted.l, 2.5 * (lab.a - wanted.a), 2.5 * (lab.b - wanted.b));
   };
   for (const auto& named : kNames) {
     if (off(named) < off(*best)) best = &named;

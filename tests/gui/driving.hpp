@@ -232,6 +232,16 @@ struct Opened {
   }
 };
 
+/// A number field by the name that screen readers say.
+inline NumberField* named(Opened& o, const char* accessible) {
+  QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  for (auto* f : o.window.findChildren<NumberField*>()) {
+    if (f->editor()->accessibleName() == QString::fromLatin1(accessible)) return f;
+  }
+  FAIL("no field " << accessible);
+  return nullptr;
+}
+
 inline void run(Opened& o, const char* action) { o.run(action); }
 
 }  // namespace dotlane::test

@@ -17,15 +17,6 @@ using namespace dotlane::test;
 
 namespace {
 
-NumberField* named(Opened& o, const char* accessible) {
-  QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
-  for (auto* f : o.window.findChildren<NumberField*>()) {
-    if (f->editor()->accessibleName() == QString::fromLatin1(accessible)) return f;
-  }
-  FAIL("no field " << accessible);
-  return nullptr;
-}
-
 }  // namespace
 
 TEST_CASE("the rack: add, rename, change, copy and take off a tool") {

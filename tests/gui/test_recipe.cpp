@@ -2,6 +2,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QImage>
+#include <QListWidget>
 #include <QMenu>
 #include <QPainter>
 #include <QSet>
@@ -416,8 +417,14 @@ TEST_CASE("every ready shape is made from the menu, drawn, planned and undone") 
   for (const auto& kind : shape_kinds()) {
     if (kind.kind == "picture" || kind.kind == "pieces" || kind.kind == "lettering") continue;
     INFO(kind.kind);
-    auto* button = o.find<QPushButton>("newShape");
-    o.click_entry(button, [&](const QAction* a) { return a->objectName() == QStringLiteral("menu-shape-") + qs(kind.kind); });
+    QTest::mouseClick(o.find<QPushButton>("newShape"), Qt::LeftButton);
+    auto* list = o.find<QListWidget>("shapeList");
+    REQUIRE(list->isVisible());
+    const auto entries = list->findItems(qs(kind.label), Qt::MatchExactly);
+    REQUIRE(entries.size() == 1);
+    QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(entries.front()).center());
+    CHECK_FALSE(list->isVisible());
+    o.window.activateWindow();  // as a window manager does when a popup is gone
     o.session().settle();
     REQUIRE(o.project().pieces.size() == before + 1);
     const Piece& made = *o.project().pieces.front();

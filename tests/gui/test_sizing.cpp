@@ -72,6 +72,30 @@ TEST_CASE("a freshly traced picture follows its corner, and ends where the mouse
   CHECK(o.bounds(id).width() == Approx(before.width()).margin(0.001));
 }
 
+TEST_CASE("a frame on the traced picture leaves out what lies outside, at the same scale") {
+  Opened o{QString()};
+  o.answers.open = {picture_in(o.folder)};
+  o.run("bring-in");
+  const int id = o.project().pieces.front()->id;
+  const Box whole = o.bounds(id);
+  auto* frame = o.find<QWidget>("cropFrame");
+  REQUIRE(frame->isVisible());
+  // The right side to 45 %: the triangle and a part of the ring go; of 600 px, 80 mm wide, the ring takes 38 to 322.
+  drag(frame, QPoint(frame->width() - 2, frame->height() / 2), QPoint(frame->width() * 45 / 100, frame->height() / 2));
+  o.session().settle();
+  CHECK(o.bounds(id).width() == Approx((0.45 * 600 - 38) * 80 / 600).margin(1));
+  CHECK(o.bounds(id).height() == Approx(284.0 * 80 / 600).margin(0.2));
+  const double part = o.bounds(id).width();
+  // The frame moves by keys as well: a hundredth of the picture shows more of the ring.
+  frame->setFocus();
+  QTest::keyClick(frame, Qt::Key_Right);
+  o.session().settle();
+  CHECK(o.bounds(id).width() == Approx(part + 0.8).margin(0.2));
+  o.undo();
+  o.undo();
+  CHECK(o.bounds(id).width() == Approx(whole.width()).margin(0.001));
+}
+
 TEST_CASE("a slow recipe is sized by handle, by typing and by arrow while older results are still under way") {
   Opened o{QString()};
   o.answers.open = {saw_in(o.folder)};

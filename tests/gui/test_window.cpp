@@ -206,6 +206,13 @@ TEST_CASE("inches show everywhere and change no length") {
   o.pick({{o.piece("Lighthouse").id, ""}});
   o.click("unitInch");
   CHECK(o.find<NumberField>("widthField")->editor()->text() == "1.732");
+  // Speeds and thicknesses too; what is typed is read in inches.
+  o.window.setStage(Stage::sheets);
+  auto* speed = named(o, "Speed with the tool up");
+  CHECK(speed->editor()->text() == QLocale().toString(before.machine.travel_mm_s / 25.4, 'f', 2));
+  type(speed, "4");
+  CHECK(o.project().machine.travel_mm_s == Approx(101.6));
+  o.undo();
   CHECK(o.project().pieces == before.pieces);
   o.undo();
   CHECK(o.project() == before);

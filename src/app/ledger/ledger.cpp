@@ -9,7 +9,7 @@
 #include <memory>
 #include <set>
 
-#include "app/shape_actions.hpp"
+#include "app/ledger/shape_popup.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -218,9 +218,8 @@ void Ledger::addButtons(const Actions& actions) {
   }
   auto* shape = new QPushButton(tr("Shape"), this);
   shape->setObjectName(QStringLiteral("newShape"));
-  auto* menu = new QMenu(shape);
-  fill_shape_menu(*menu, actions);
-  shape->setMenu(menu);
+  auto* shapes = new ShapePopup(actions, this);
+  connect(shape, &QPushButton::clicked, shapes, [shapes, shape] { shapes->openAbove(shape); });
   row->addWidget(shape);
   static_cast<QVBoxLayout*>(layout())->addLayout(row);
 }

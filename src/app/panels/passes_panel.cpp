@@ -22,8 +22,8 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   form->setContentsMargins(0, 0, 0, 0);
   form->setVerticalSpacing(0);
   auto setting = [&](const QString& label, const QString& name, const QString& unit, double low, double high,
-                     auto apply) {
-    auto* f = new NumberField(name, Kind::plain, pass_fields_, unit);
+                     auto apply, Kind kind = Kind::plain) {
+    auto* f = new NumberField(name, kind, pass_fields_, unit, 0);
     f->setRange(low, high);
     form->addRow(make_label(label, "quiet", pass_fields_), f);
     connect(f, &NumberField::edited, this, [this, label, apply](double v) {
@@ -34,8 +34,8 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   };
   force_ =
       setting(tr("force"), tr("Force of this pass"), tr("gf"), 1, 5000, [](Setting& s, double v) { s.force_gf = v; });
-  speed_ = setting(tr("speed"), tr("Speed of this pass"), tr("mm/s"), 0.5, 1000,
-                   [](Setting& s, double v) { s.speed_mm_s = v; });
+  speed_ = setting(tr("speed"), tr("Speed of this pass"), tr("/s"), 0.5, 1000,
+                   [](Setting& s, double v) { s.speed_mm_s = v; }, Kind::length);
   repeats_ = setting(tr("repeats"), tr("Repeats of this pass"), tr("times"), 1, 99,
                      [](Setting& s, double v) { s.repeats = static_cast<int>(v); });
   depth_ =
@@ -120,7 +120,7 @@ void PassesPanel::updatePass() {
     stock_name = qs(stock->name);
     const Setting s = setting_for(*stock, now->role);
     force_->setValue(s.force_gf);
-    speed_->setValue(s.speed_mm_s);
+    speed_->setValue(s.speed_mm_s, session_.project().unit);
     repeats_->setValue(s.repeats);
     depth_->setValue(s.depth);
   }

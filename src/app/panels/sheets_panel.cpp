@@ -30,7 +30,7 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
   form->addRow(make_label(tr("mat"), "quiet", body()), mat_);
   form->addRow(make_label(tr("holders"), "quiet", body()), holders_);
   auto field = [&](const QString& label, const QString& name, NumberField::Kind kind, const QString& unit,
-                   double Machine::*member, double low, double high, int decimals = 0) {
+                   double Machine::*member, double low, double high, int decimals = -1) {
     auto* f = new NumberField(name, kind, body(), unit, decimals);
     f->setRange(low, high);
     form->addRow(make_label(label, "quiet", body()), f);
@@ -45,19 +45,19 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
   border_ = field(tr("border kept clear"), tr("Border kept clear on every side"), Kind::length, {}, &Machine::border_mm,
                   0, 100);
   rated_ = field(tr("rated thickness"), tr("Thickest stock the machine is rated for"), Kind::length, {},
-                 &Machine::rated_thickness_mm, 0, 20);
+                 &Machine::rated_thickness_mm, 0, 20, 2);
   force_ = field(tr("most force"), tr("Most force the machine gives"), Kind::plain, tr("gf"), &Machine::max_force_gf, 1,
                  5000);
   travel_ =
-      field(tr("travel speed"), tr("Speed with the tool up"), Kind::plain, tr("mm/s"), &Machine::travel_mm_s, 1, 2000);
-  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::plain, tr("mm/s²"), &Machine::accel_mm_s2,
-                 10, 50000);
+      field(tr("travel speed"), tr("Speed with the tool up"), Kind::length, tr("/s"), &Machine::travel_mm_s, 1, 2000, 0);
+  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::length, tr("/s²"), &Machine::accel_mm_s2,
+                 10, 50000, 0);
   lift_ = field(tr("lift or lower"), tr("Time to lift or lower the tool"), Kind::plain, tr("s"), &Machine::lift_s, 0,
                 10, 2);
   swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,
                 3600);
   landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"),
-                   Kind::plain, tr("mm"), &Machine::landing_mm, 0, 5, 2);
+                   Kind::length, {}, &Machine::landing_mm, 0, 5, 2);
   connect(lift_, &NumberField::edited, this, [this](double v) {
     editMachine(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift",
                 [&](Machine& m) { m.lower_s = m.lift_s = v; });
@@ -157,10 +157,11 @@ void SheetsPanel::update() {
         edit_sheet(tr("Change the mat load"), "load", [&](Sheet& x) { x.load = static_cast<int>(v); });
       });
       connect(load, &NumberField::committed, &session_, &Session::seal);
-      auto* thick = new NumberField(tr("Thickness of the stock"), NumberField::Kind::plain, card, tr("mm"), 2);
+      auto* thick = new NumberField(tr("Thickness of the stock"), NumberField::Kind::length, card, QString(), 2);
       thick->setRange(0, 20);
       auto* grammage = new NumberField(tr("Grammage of the stock"), NumberField::Kind::plain, card, tr("g/m²"));
       grammage->setRange(0, 2000);
+      grammage->setZero(tr("not stated"));
       form->addRow(make_label(tr("thickness"), "quiet", card), thick);
       form->addRow(make_label(tr("grammage"), "quiet", card), grammage);
       auto* clear = new QCheckBox(tr("clear, seen through"), card);
@@ -195,7 +196,7 @@ void SheetsPanel::update() {
         const auto n = std::count_if(session_.project().pieces.begin(), session_.project().pieces.end(),
                                      [&](const Shared<Piece>& p) { return p->stock == stock_id; });
         name->setText(QStringLiteral("%1  ·  %2").arg(qs(stock->name), counted(n, tr("piece"), tr("pieces"))));
-        thick->setValue(stock->thickness_mm);
+        thick->setValue(stock->thickness_mm, session_.project().unit);
         grammage->setValue(stock->grammage_gsm);
         clear->setChecked(stock->clear);
       });
@@ -212,10 +213,10 @@ void SheetsPanel::update() {
   border_->setValue(m.border_mm, project.unit);
   rated_->setValue(m.rated_thickness_mm, project.unit);
   force_->setValue(m.max_force_gf);
-  travel_->setValue(m.travel_mm_s);
-  accel_->setValue(m.accel_mm_s2);
+  travel_->setValue(m.travel_mm_s, project.unit);
+  accel_->setValue(m.accel_mm_s2, project.unit);
   lift_->setValue(m.lift_s);
-  landing_->setValue(m.landing_mm);
+  landing_->setValue(m.landing_mm, project.unit);
   swap_->setValue(m.swap_s);
 }
 

@@ -65,7 +65,8 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   kind_ = text(tr("kind"), "toolKind", &Tool::kind);
   auto number = [&](const QString& label, const char* id, const QString& unit, int decimals, double low, double high,
                     double Tool::*member) {
-    auto* field = new NumberField(tr("Tool: %1").arg(label), NumberField::Kind::plain, editor_, unit, decimals);
+    auto* field = new NumberField(tr("Tool: %1").arg(label), unit.isEmpty() ? NumberField::Kind::length : NumberField::Kind::plain,
+                                  editor_, unit, decimals);
     field->setObjectName(QString::fromLatin1(id));
     field->setRange(low, high);
     form->addRow(make_label(label, "quiet", editor_), field);
@@ -75,10 +76,10 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
     connect(field, &NumberField::committed, &session_, &Session::seal);
     return field;
   };
-  tip_ = number(tr("tip width"), "toolTip", tr("mm"), 2, 0.01, 20, &Tool::tip_width_mm);
+  tip_ = number(tr("tip width"), "toolTip", {}, 2, 0.01, 20, &Tool::tip_width_mm);
   min_ = number(tr("least force"), "toolMin", tr("gf"), 0, 0, 5000, &Tool::min_force_gf);
   max_ = number(tr("most force"), "toolMax", tr("gf"), 0, 0, 5000, &Tool::max_force_gf);
-  thickest_ = number(tr("thickest stock"), "toolThickest", tr("mm"), 2, 0, 20, &Tool::thickest_mm);
+  thickest_ = number(tr("thickest stock"), "toolThickest", {}, 2, 0, 20, &Tool::thickest_mm);
   ink_ = new QPushButton(tr("Choose…"), editor_);
   ink_->setAccessibleName(tr("Ink colour"));
   set_kind(ink_, "chip");
@@ -181,10 +182,10 @@ void ToolRack::update() {
   if (!tool) return;
   if (name_->text() != qs(tool->name)) name_->setText(qs(tool->name));
   if (kind_->text() != qs(tool->kind)) kind_->setText(qs(tool->kind));
-  tip_->setValue(tool->tip_width_mm);
+  tip_->setValue(tool->tip_width_mm, session_.project().unit);
   min_->setValue(tool->min_force_gf);
   max_->setValue(tool->max_force_gf);
-  thickest_->setValue(tool->thickest_mm);
+  thickest_->setValue(tool->thickest_mm, session_.project().unit);
   ink_->setIcon(swatch_icon(to_qcolor(tool->ink)));
   for (auto* box : serves_) box->setChecked(serves(*tool, static_cast<Role>(box->property("role").toInt())));
   std::size_t used = 0;

@@ -139,6 +139,12 @@ void RecipeSteps::addStop(const Piece& piece, const Step* step) {
     connect(stop.fill, &FillPanel::committed, &session_, &Session::seal);
     connect(stop.fill, &FillPanel::refused, this, &RecipeSteps::refused);
   }
+  if (!step && piece.source.kind == "picture" && !piece.source.picture->empty()) {
+    stop.crop = new CropFrame(*piece.source.picture, stop.values);
+    body->addWidget(stop.crop, 0, Qt::AlignLeft);
+    connect(stop.crop, &CropFrame::changed, this, &RecipeSteps::crop);
+    connect(stop.crop, &CropFrame::committed, &session_, &Session::seal);
+  }
   addFields(stop, piece, step ? step->values : piece.source.values);
   if (step) {
     auto* tools = new QHBoxLayout;
@@ -197,10 +203,26 @@ void RecipeSteps::addFields(Stop& stop, const Piece& piece, const Values& values
     } else {
       form->addRow(label, field);
     }
+    if (stop.crop && spec.key.starts_with("crop-")) field->setProperty("idle", true);  // the frame shows it
     stop.fields.push_back({&spec, field});
   }
   stop.form = form;
   static_cast<QVBoxLayout*>(stop.values->layout())->addLayout(form);
+}
+
+void RecipeSteps::crop(const CropValues& crop) {
+  const Piece* piece = find_piece(session_.project(), piece_);
+  const KindSpec* kind = find_kind(shape_kinds(), "picture");
+  if (!piece || !kind) return;
+  Values values = piece->source.values;
+  const Reading was(*kind, values);
+  const double kept = 100 - was.number("crop-left") - was.number("crop-right");
+  const double width = was.number("width");
+  if (kept > 0) values["width"] = width * (100 - crop.left - crop.right) / kept;
+  values["crop-left"] = crop.left, values["crop-top"] = crop.top;
+  values["crop-right"] = crop.right, values["crop-bottom"] = crop.bottom;
+  session_.commit(set_source_values(session_.project(), piece_, values), tr("Crop the picture"),
+                  "crop-" + std::to_string(piece_));
 }
 
 void RecipeSteps::change(int step, const std::string& key, const Value& value) {
@@ -236,6 +258,11 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
       }
     }
     if (stop.fill) stop.fill->follow();
+    if (stop.crop) {
+      const Reading take(*stop.kind, piece.source.values);
+      stop.crop->setCrop({take.number("crop-left"), take.number("crop-top"), take.number("crop-right"),
+                          take.number("crop-bottom")});
+    }
     QString figure, detail, trouble;
     const auto found = std::find_if(drawn.outcomes.begin(), drawn.outcomes.end(),
                                     [&](const StepOutcome& o) { return o.step == stop.step; });

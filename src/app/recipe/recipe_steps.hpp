@@ -9,6 +9,7 @@
 
 #include "app/fill/fill_panel.hpp"
 #include "app/lettering/lettering_fields.hpp"
+#include "app/recipe/crop_frame.hpp"
 #include "app/session.hpp"
 #include "core/project/kinds.hpp"
 
@@ -42,6 +43,7 @@ class RecipeSteps : public QWidget {
     QWidget* values = nullptr;
     QFormLayout* form = nullptr;
     FillPanel* fill = nullptr;
+    CropFrame* crop = nullptr;
     std::vector<std::pair<const ValueSpec*, QWidget*>> fields;
     bool on = true;
   };
@@ -50,6 +52,8 @@ class RecipeSteps : public QWidget {
   void addStop(const Piece& piece, const Step* step);
   void addFields(Stop& stop, const Piece& piece, const Values& values);
   void refresh(const Piece& piece, const DrawnPiece& drawn);
+  /// What is kept of a traced picture changes; the drawing keeps its scale.
+  void crop(const CropValues& crop);
   void change(int step, const std::string& key, const Value& value);
   void showOpen();
 

@@ -12,7 +12,7 @@
 namespace dotlane {
 
 NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const QString& unit, int decimals)
-    : QWidget(parent), kind_(kind), unit_text_(unit), decimals_(decimals) {
+    : QWidget(parent), kind_(kind), unit_text_(unit), decimals_(decimals >= 0 ? decimals : kind == Kind::length ? 1 : 0) {
   edit_ = new QLineEdit(this);
   edit_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
   edit_->setAccessibleName(name);
@@ -27,7 +27,7 @@ NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const 
   row->addWidget(edit_, 1);
   row->addWidget(unit_label_);
   setFocusProxy(edit_);
-  unit_label_->setText(kind == Kind::length ? unit_word(unit_) : unit);
+  unit_label_->setText(kind == Kind::length ? unit_word(unit_) + unit : unit);
   unit_label_->setFixedWidth(36);
   unit_label_->setWordWrap(false);
   unit_label_->setCursor(Qt::SizeHorCursor);
@@ -41,7 +41,7 @@ NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const 
     emit edited(*v);
   });
   connect(edit_, &QLineEdit::editingFinished, this, [this] {
-    edit_->setText(shown(value_));
+    render();
     markWrong(false);
     emit committed();
   });
@@ -54,17 +54,29 @@ void NumberField::setFigure() {
 
 QString NumberField::shown(double value) const {
   if (value == 0 && !zero_.isEmpty()) return zero_;
-  return kind_ == Kind::length ? length_number(value, unit_) : QLocale().toString(value, 'f', decimals_);
+  return kind_ == Kind::length ? length_number(value, unit_, decimals_) : QLocale().toString(value, 'f', decimals_);
+}
+
+void NumberField::render() {
+  const QString text = shown(value_);
+  if (edit_->text() != text) edit_->setText(text);
+  unit_label_->setText(value_ == 0 && !zero_.isEmpty() ? QString()
+                       : kind_ == Kind::length         ? unit_word(unit_) + unit_text_
+                                                       : unit_text_);
+}
+
+double NumberField::step() const {
+  if (decimals_ == 0) return std::max(1.0, std::round(value_ / 20));
+  if (kind_ == Kind::plain) return 1;
+  return (unit_ == LengthUnit::inch ? 1.27 : 1.0) * (decimals_ > 1 ? 0.1 : 1.0);
 }
 
 void NumberField::setValue(double value, LengthUnit unit) {
   const bool unit_changed = unit != unit_;
   unit_ = unit;
-  if (kind_ == Kind::length) unit_label_->setText(unit_word(unit));
   if (edit_->hasFocus() && edit_->isModified() && !unit_changed) return;
   value_ = value;
-  const QString text = shown(value);
-  if (edit_->text() != text) edit_->setText(text);
+  render();
 }
 
 std::optional<double> NumberField::parsed() const {
@@ -96,14 +108,14 @@ bool NumberField::dragUnit(QEvent* event) {
   }
   if (event->type() == QEvent::MouseMove && drag_from_) {
     // A tenth of a millimetre a pixel; whole numbers change every eight.
-    double step = kind_ == Kind::length ? (unit_ == LengthUnit::inch ? 0.127 : 0.1) : decimals_ == 0 ? 0.125 : 0.1;
-    if (mouse->modifiers() & Qt::ShiftModifier) step *= 10;
-    if (mouse->modifiers() & Qt::AltModifier) step /= 10;
-    const double by = (mouse->globalPosition().x() - *drag_from_) * step;
+    double by_px = kind_ == Kind::length ? step() / 10 : decimals_ == 0 ? 0.125 : 0.1;
+    if (mouse->modifiers() & Qt::ShiftModifier) by_px *= 10;
+    if (mouse->modifiers() & Qt::AltModifier) by_px /= 10;
+    const double by = (mouse->globalPosition().x() - *drag_from_) * by_px;
     if (decimals_ == 0 && kind_ == Kind::plain && std::abs(by) < 1) return true;
     drag_from_ = mouse->globalPosition().x();
     value_ = std::clamp(value_ + (decimals_ == 0 && kind_ == Kind::plain ? std::round(by) : by), low_, high_);
-    edit_->setText(shown(value_));
+    render();
     emit edited(value_);
     return true;
   }
@@ -129,12 +141,11 @@ bool NumberField::eventFilter(QObject* watched, QEvent* event) {
   if (event->type() == QEvent::KeyPress) {
     const auto* key = static_cast<QKeyEvent*>(event);
     if (key->key() == Qt::Key_Up || key->key() == Qt::Key_Down) {
-      double step =
-          kind_ == Kind::length ? (unit_ == LengthUnit::inch ? 1.27 : 1.0) : std::max(1.0, std::round(value_ / 20));
-      if (key->modifiers() & Qt::ShiftModifier) step *= 10;
-      if (key->modifiers() & Qt::AltModifier) step /= 10;
-      value_ = std::clamp(value_ + (key->key() == Qt::Key_Up ? step : -step), low_, high_);
-      edit_->setText(shown(value_));
+      double change = step();
+      if (key->modifiers() & Qt::ShiftModifier) change *= 10;
+      if (key->modifiers() & Qt::AltModifier) change /= 10;
+      value_ = std::clamp(value_ + (key->key() == Qt::Key_Up ? change : -change), low_, high_);
+      render();
       emit edited(value_);
       return true;
     }

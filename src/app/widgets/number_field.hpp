@@ -15,8 +15,9 @@ class NumberField : public QWidget {
   Q_OBJECT
  public:
   enum class Kind { length, plain };
-  /// A length follows the project's unit; a plain number has `unit` behind it ("gf", "mm/s", "").
-  NumberField(const QString& name, Kind kind, QWidget* parent, const QString& unit = {}, int decimals = 0);
+  /// A length follows the project's unit, with `unit` after that ("/s" makes it a speed); a plain number has `unit`
+  /// behind it ("gf", ""). Decimals in mm: 1 for lengths, none for plain numbers unless said otherwise.
+  NumberField(const QString& name, Kind kind, QWidget* parent, const QString& unit = {}, int decimals = -1);
 
   void setRange(double low, double high) { low_ = low, high_ = high; }
   /// Shows the value (mm for lengths) unless the user is typing here.
@@ -40,6 +41,10 @@ class NumberField : public QWidget {
  private:
   [[nodiscard]] std::optional<double> parsed() const;
   [[nodiscard]] QString shown(double value) const;
+  /// Number and unit as they read now.
+  void render();
+  /// By an arrow key.
+  [[nodiscard]] double step() const;
   void markWrong(bool wrong);
   /// Dragging the unit sideways changes the number.
   bool dragUnit(QEvent* event);
