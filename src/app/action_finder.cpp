@@ -39,7 +39,8 @@ ActionFinder::ActionFinder(const Actions& actions, QWidget* parent) : QLineEdit(
   setPlaceholderText(tr("Find an action"));
   setAccessibleName(tr("Find an action"));
   set_kind(this, "boxed");
-  setFixedWidth(196);
+  setMinimumWidth(130);
+  setMaximumWidth(196);
   list_ = new QListWidget(parent->window());
   list_->setObjectName(QStringLiteral("actionList"));
   list_->setFocusPolicy(Qt::NoFocus);
@@ -127,7 +128,7 @@ void ActionFinder::focusOutEvent(QFocusEvent* event) {
 
 void ActionFinder::paintEvent(QPaintEvent* event) {
   QLineEdit::paintEvent(event);
-  if (!text().isEmpty() || hasFocus()) return;
+  if (!text().isEmpty() || hasFocus() || width() < maximumWidth()) return;  // both need the room
   QPainter p(this);
   p.setFont(ui_font(11));
   p.setPen(theme().quiet);

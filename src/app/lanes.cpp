@@ -56,7 +56,7 @@ void Lanes::layOut() {
   }
   if (current_ > static_cast<int>(passes.size())) current_ = 0;
   if (time_ > plan().seconds) time_ = -1;
-  const int content = static_cast<int>(kTop + kLane * lanes_ + 6);
+  const int content = viewport()->height() < kTop + 10 ? 0 : static_cast<int>(kTop + kLane * lanes_ + 6);
   verticalScrollBar()->setRange(0, std::max(0, content - viewport()->height()));
   verticalScrollBar()->setPageStep(viewport()->height());
   viewport()->update();

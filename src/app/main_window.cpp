@@ -241,6 +241,7 @@ void MainWindow::setStage(Stage stage) {
   look_open_ = false;
   top_->setSecondLookOpen(false);
   top_->setStage(stage);
+  panels_->show();  // also where it was folded away
   panels_->setCurrentIndex(static_cast<int>(stage));
 }
 
@@ -261,6 +262,7 @@ void MainWindow::openStep(int step) { recipe_->openStep(step); }
 void MainWindow::showSecondLook(bool on) {
   look_open_ = on;
   top_->setSecondLookOpen(on);
+  if (on) panels_->show();
   panels_->setCurrentIndex(on ? panels_->indexOf(look_) : static_cast<int>(stage_));
 }
 

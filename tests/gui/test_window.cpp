@@ -218,6 +218,33 @@ TEST_CASE("inches show everywhere and change no length") {
   CHECK(o.project() == before);
 }
 
+TEST_CASE("on a small screen lanes and panel fold, and come back when asked for") {
+  Opened o;
+  o.window.resize(1024, 640);
+  QCoreApplication::processEvents();
+  CHECK(o.window.size() == QSize(1024, 640));
+  auto* lanes = o.find<QWidget>("lanes");
+  CHECK(lanes->height() < 40);
+  const int bench = o.bench().height();
+  o.run("fold-lanes");
+  QCoreApplication::processEvents();
+  CHECK(lanes->height() > 150);
+  CHECK(o.bench().height() < bench);
+  auto* panels = o.find<QWidget>("recipePanel")->parentWidget();
+  const int width = o.bench().width();
+  o.run("fold-panel");
+  QCoreApplication::processEvents();
+  CHECK_FALSE(panels->isVisible());
+  CHECK(o.bench().width() > width);
+  o.run("second-look");
+  CHECK(panels->isVisible());
+  o.run("fold-panel");
+  o.run("stage-sheets");
+  CHECK(panels->isVisible());
+  // Nothing in the top bar lies over its neighbour.
+  CHECK_FALSE(o.find<QWidget>("actionFinder")->geometry().intersects(o.find<QWidget>("unitMm")->geometry()));
+}
+
 TEST_CASE("sheet, machine, setting and tool can be edited in their panels") {
   Opened o;
   o.window.setStage(Stage::sheets);
