@@ -51,6 +51,13 @@ with tempfile.TemporaryDirectory() as folder:
     for axis, (low, high) in enumerate([(bounds[0], bounds[2]), (bounds[1], bounds[3])]):
         extent = (max(n[axis] for n in numbers) - min(n[axis] for n in numbers)) * mm
         check(f"HPGL extent {extent:.3f} mm, drawing {high - low:.3f} mm", abs(extent - (high - low)) <= 0.05)
+    # Where things lie, so that a stream turned over would not pass: the yellow line, 40 mm long, alone has two ends only.
+    ends = re.findall(r"M\s*(-?[\d.]+)\s*,\s*(-?[\d.]+)\s*L\s*(-?[\d.]+)\s*,\s*(-?[\d.]+)", drawn.read_text())
+    left, top = min(n[0] for n in numbers), min(n[1] for n in numbers)
+    wanted = [20 - bounds[0], 50 - bounds[1], 60 - bounds[0], 50 - bounds[1]]
+    found = [[(float(v) - (left if i % 2 == 0 else top)) * mm for i, v in enumerate(e)] for e in ends]
+    near = [e for e in found if all(abs(a - b) < 0.06 for a, b in zip(e, wanted)) or all(abs(a - b) < 0.06 for a, b in zip(e[2:] + e[:2], wanted))]
+    check(f"the yellow line is where it was drawn: {wanted}", near)
     check("one SP for each pass", hpgl.read_text().count("SP") == 6)
 
     # SVG: the lengths of each pass, by an independent reader.

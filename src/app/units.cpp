@@ -58,6 +58,9 @@ std::optional<double> parse_length(const QString& text, LengthUnit unit) {
   QString plain = text.trimmed();
   if (const auto per = plain.indexOf(QChar('/')); per >= 0 && plain.mid(per).startsWith(QStringLiteral("/s")))
     plain.truncate(per);
+  bool ok = false;
+  if (const double grouped = QLocale().toDouble(plain, &ok); ok)  // "2,500", as it is shown
+    return unit == LengthUnit::inch ? grouped * kMmPerInch : grouped;
   const QString decimal = QLocale().decimalPoint();
   if (decimal != QStringLiteral(".")) plain.replace(decimal, QStringLiteral("."));
   const auto bare = to_number(plain.toStdString());

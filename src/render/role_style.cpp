@@ -1,6 +1,12 @@
 #include "render/role_style.hpp"
 
 namespace dotlane {
+namespace {
+
+/// WCAG 2.2, success criterion 1.4.11: what must be made out stands out 3:1.
+constexpr double kLeastContrast = 3;
+
+}  // namespace
 
 void paint_role_glyph(QPainter& p, QPointF c, Role role, const QColor& color, double size) {
   p.save();
@@ -89,9 +95,8 @@ QColor mark_color(const Tool& tool, Role role, const Stock* stock) {
 
 QColor line_color(Role role, Color ink, Color ground) {
   const bool on_dark = luminance(ground) < 0.25;
-  if (role != Role::draw) return role_color(role, on_dark);
-  QColor color = to_qcolor(ink);
-  for (int i = 0; i < 12 && contrast(to_color(color), ground) < 2.2; ++i) {
+  QColor color = role == Role::draw ? to_qcolor(ink) : role_color(role, on_dark);
+  for (int i = 0; i < 40 && contrast(to_color(color), ground) < kLeastContrast; ++i) {
     color = on_dark ? QColor::fromRgbF(color.redF() * 0.85F + 0.15F, color.greenF() * 0.85F + 0.15F,
                                        color.blueF() * 0.85F + 0.15F)
                     : QColor::fromRgbF(color.redF() * 0.88F, color.greenF() * 0.88F, color.blueF() * 0.88F);

@@ -2,6 +2,8 @@
 #pragma once
 
 #include <catch2/catch.hpp>
+#include <fstream>
+#include <sstream>
 #include <string>
 
 #include "core/format/svg_reader.hpp"
@@ -57,6 +59,22 @@ inline Project four_inks() {
   return project_of(R"(<rect id="card" x="20" y="20" width="100" height="70" stroke="#444444"/>
     <path id="night" d="M30 30 h40" stroke="#101010"/><path id="sea" d="M30 40 h40" stroke="#1f6f78"/>
     <path id="sun" d="M30 50 h40" stroke="#e8d21c"/><path id="rust" d="M30 60 h40" stroke="#9c5a2e"/>)");
+}
+
+/// The rows of a table of numbers in tests/data; lines that begin with # are remarks.
+inline std::vector<std::vector<double>> table(const std::string& name, std::size_t columns) {
+  std::ifstream file(std::string(DOTLANE_TEST_DATA) + "/" + name);
+  REQUIRE(file);
+  std::vector<std::vector<double>> rows;
+  for (std::string line; std::getline(file, line);) {
+    if (line.empty() || line[0] == '#') continue;
+    std::istringstream in(line);
+    std::vector<double> row(columns);
+    for (double& x : row) in >> x;
+    REQUIRE(in);
+    rows.push_back(std::move(row));
+  }
+  return rows;
 }
 
 }  // namespace dotlane::test

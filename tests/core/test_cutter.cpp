@@ -143,12 +143,25 @@ TEST_CASE("faults in the stream are named after all before them was carried out"
 
 TEST_CASE("damaged streams never crash the cutter") {
   const Project p = four_inks();
-  const std::string good = compile(derived(p).plan, p.machine).hpgl;
+  const Job job = compile(derived(p).plan, p.machine);
+  const std::string& good = job.hpgl;
   std::mt19937 random(77);
+  int ran = 0, ended = 0;
   for (int round = 0; round < 400; ++round) {
     std::string hurt = good;
-    for (int k = 0; k < 6; ++k) hurt[random() % hurt.size()] = static_cast<char>(random());
-    Cutter cutter(p.machine, {"a", "b"});
+    // Three of four in the digits of their courses, so that they run on, and one in any byte.
+    for (int k = 0; k < 6; ++k) {
+      std::size_t at = random() % hurt.size();
+      if (round % 4 != 0) {
+        const auto course = [&] { return hurt[hurt.rfind('\n', at) + 1] == 'P'; };
+        while (hurt[at] < '0' || hurt[at] > '9' || !course()) at = random() % hurt.size();
+        hurt[at] = static_cast<char>('0' + random() % 10);
+      } else {
+        hurt[at] = static_cast<char>(random());
+      }
+    }
+    if (round % 8 == 1) hurt.erase(random() % hurt.size(), 1);
+    Cutter cutter(p.machine, held(job.plan.first_load));
     cutter.feed(hurt);
     cutter.end();
     for (int i = 0; i < 20; ++i) {
@@ -156,7 +169,13 @@ TEST_CASE("damaged streams never crash the cutter") {
       if (cutter.state() == Cutter::State::paused) (void)cutter.loaded(cutter.wanted().holders);
     }
     CHECK(std::isfinite(cutter.seconds()));
+    ran += cutter.seconds() > 1;
+    ended += cutter.state() == Cutter::State::finished || cutter.state() == Cutter::State::failed;
+    if (cutter.state() == Cutter::State::failed) CHECK_FALSE(cutter.problem().empty());
+    for (const auto& [tool, mm] : cutter.marked_mm()) CHECK((mm >= 0 && std::isfinite(mm)));
   }
+  CHECK(ran > 200);  // most are no dead letters
+  CHECK(ended == 400);
 }
 
 TEST_CASE("load markers read back") {

@@ -169,12 +169,19 @@ TEST_CASE("motion never exceeds its limits and passes every point") {
   const double dt = motion.seconds() / 20000;
   Vec last = motion.position_at(0);
   double top = 0;
+  std::vector<double> nearest(points.size(), 1e9);
+  nearest[0] = distance(points[0], last);
   for (double t = dt; t <= motion.seconds(); t += dt) {
     const Vec p = motion.position_at(t);
     top = std::max(top, distance(p, last) / dt);
+    for (std::size_t i = 0; i < points.size(); ++i) nearest[i] = std::min(nearest[i], distance(points[i], p));
     last = p;
   }
   CHECK(top <= 80 * 1.001);
+  for (std::size_t i = 0; i < points.size(); ++i) {
+    INFO("point " << i);
+    CHECK(nearest[i] <= 80 * dt);  // between two looks
+  }
   CHECK(distance(motion.position_at(motion.seconds()), points.back()) < 1e-9);
 }
 

@@ -1,9 +1,12 @@
 #include <catch2/catch.hpp>
 
+#include "core/color_space.hpp"
 #include "core/format/svg_style.hpp"
 #include "core/text_scan.hpp"
+#include "fixtures.hpp"
 
 using namespace dotlane;
+using namespace dotlane::test;
 
 namespace {
 
@@ -40,7 +43,17 @@ TEST_CASE("relative luminance follows WCAG") {
   CHECK(luminance({0, 0, 0}) == Approx(0));
   // WCAG 2.2, "relative luminance": pure green carries 0.7152.
   CHECK(luminance({0, 255, 0}) == Approx(0.7152));
-  CHECK(luminance({119, 119, 119}) == Approx(0.184).margin(0.001));  // #777, from memory
+  // A second implementation: tests/colors_agree_test.py.
+  for (const auto& row : table("srgb.txt", 7)) {
+    const Color color{static_cast<std::uint8_t>(row[0]), static_cast<std::uint8_t>(row[1]),
+                      static_cast<std::uint8_t>(row[2])};
+    INFO(hex(color));
+    CHECK(luminance(color) == Approx(row[3]).margin(0.0005));
+    const Lab lab = to_cielab(color);
+    CHECK(lab.l == Approx(row[4]).margin(0.05));
+    CHECK(lab.a == Approx(row[5]).margin(0.05));
+    CHECK(lab.b == Approx(row[6]).margin(0.05));
+  }
 }
 
 TEST_CASE("declarations pass over what cannot be read") {

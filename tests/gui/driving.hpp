@@ -232,6 +232,19 @@ struct Opened {
   }
 };
 
+/// The share of a widget's picture, as it is on screen, that is not of its most frequent colour.
+inline double painted(QWidget* widget) {
+  const QImage image = widget->grab().toImage().convertToFormat(QImage::Format_RGB32);
+  std::map<QRgb, int> counts;
+  for (int y = 0; y < image.height(); ++y) {
+    for (int x = 0; x < image.width(); ++x) ++counts[image.pixel(x, y)];
+  }
+  int most = 0;
+  for (const auto& [color, n] : counts) most = std::max(most, n);
+  const int all = image.width() * image.height();
+  return all > 0 ? 1.0 - static_cast<double>(most) / all : 0;
+}
+
 /// A number field by the name that screen readers say.
 inline NumberField* named(Opened& o, const char* accessible) {
   QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);

@@ -39,7 +39,7 @@ struct Filled : Opened {
     session().settle();
     FillPanel* p = &panel();
     wait_for([&] { return p->figures().has_value() && find<QLabel>("fillTime")->text() != QStringLiteral("–"); });
-    QTest::qWait(180);  // the pause before figures are taken up again
+    wait_for([&] { return p->resting(); });  // the pause before figures are taken up again
     session().settle();
     return panel();
   }
@@ -81,7 +81,7 @@ TEST_CASE("a fill step shows its strokes at once, and its figures a moment later
   CHECK(o.find<QLabel>("fillCovered")->text().endsWith(QStringLiteral(" %")));
   CHECK(o.find<QLabel>("fillLifts")->text() == QString::number(f.cost.lifts));
   CHECK(f.coverage.share > 0.6);
-  CHECK_FALSE(panel.grab().isNull());
+  CHECK(painted(&panel) > 0.05);
   // The minutes shown are the plan's.
   const Plan& plan = o.session().derived().plan;
   REQUIRE_FALSE(plan.passes.empty());
@@ -136,7 +136,7 @@ TEST_CASE("the dial turns and spreads the strokes, by mouse and by keys, as one 
   o.bench().setFocus();
   QCoreApplication::sendEvent(dial, &wheel);
   CHECK(o.number("spacing") == spacing);
-  CHECK_FALSE(dial->grab().isNull());
+  CHECK(painted(dial) > 0.02);
 }
 
 TEST_CASE("the curve over the angles is clicked, the best angle and the widest spacing are taken") {
@@ -144,14 +144,14 @@ TEST_CASE("the curve over the angles is clicked, the best angle and the widest s
   FillPanel& panel = o.worked_out();
   wait_for([&] { return panel.curve().advice().curve.size() == 36; });
   auto* curve = o.find<AngleCurve>("angleCurve");
-  CHECK_FALSE(curve->grab().isNull());
+  CHECK(painted(curve) > 0.02);
   QTest::mouseMove(curve, QPoint(curve->width() / 4, 60));
   QTest::mouseClick(curve, Qt::LeftButton, Qt::NoModifier, QPoint(curve->width() / 2, 60));
   o.session().settle();
   CHECK(o.number("angle") == Approx(90).margin(5));
   auto* goal = o.find<QComboBox>("fillGoal");
   choose(goal, 1);
-  QTest::qWait(200);
+  wait_for([&] { return o.panel().resting(); });
   wait_for([&] { return o.panel().curve().advice().curve.size() == 36; });
   o.session().settle();
   o.click("fillBest");
@@ -211,7 +211,7 @@ TEST_CASE("ways to go over it are compared, and one is taken") {
   CHECK(ways->isVisible());
   CHECK(ways->findChildren<QPushButton*>().size() >= 5);
   CHECK(o.find("landingPicture")->isVisible());
-  CHECK_FALSE(o.find("landingPicture")->grab().isNull());
+  CHECK(painted(o.find("landingPicture")) > 0.02);
   using Kind = WayChoice::Kind;
   o.click(("useWay-" + std::to_string(static_cast<int>(Kind::shifted_coat))).c_str());
   CHECK(std::get<std::string>(o.values().at("second")) == "shifted");
@@ -260,7 +260,7 @@ TEST_CASE("a fill of a million strokes is worked out and painted aside; the wind
   QTest::mousePress(&o.bench(), Qt::MiddleButton, Qt::NoModifier, o.bench().rect().center());
   QTest::mouseMove(&o.bench(), o.bench().rect().center() + QPoint(30, 20));
   QTest::mouseRelease(&o.bench(), Qt::MiddleButton, Qt::NoModifier, o.bench().rect().center() + QPoint(30, 20));
-  CHECK_FALSE(o.window.grab().isNull());
+  CHECK(painted(&o.window) > 0.05);
   for (int i = 0; i < 4 && o.strokes().path->contours.size() >= 5000; ++i) o.undo();
   CHECK(o.strokes().path->contours.size() < 5000);
 }
@@ -332,7 +332,7 @@ TEST_CASE("inches, the dark look and undo hold for fills too") {
   CHECK(o.find<QLabel>("fillGap")->text().endsWith(QStringLiteral("in")));
   CHECK(o.number("spacing") == 0.5);
   run(o, "dark");
-  CHECK_FALSE(o.panel().grab().isNull());
+  CHECK(painted(&o.panel()) > 0.05);
   run(o, "dark");
   // Switched off, the strokes are gone and the panel says nothing; undone, both are back.
   o.click("switch-step-1");

@@ -152,7 +152,7 @@ TEST_CASE("a run given up before it began leaves nothing behind, and the next on
   run.cancel();
   CHECK(run.state() == State::idle);
   o.session().settle();
-  QTest::qWait(50);
+  QCoreApplication::processEvents();
   CHECK(run.state() == State::idle);
   // An edit after the start does not touch the run: it keeps the plan it began with.
   run.start();

@@ -29,6 +29,8 @@ class FillPanel : public QWidget {
   /// Takes up what the project and its drawing are now.
   void follow();
   [[nodiscard]] const std::optional<FillFigures>& figures() const { return figures_; }
+  /// Nothing waits to be worked out anew.
+  [[nodiscard]] bool resting() const { return !timer_.isActive(); }
   [[nodiscard]] const AngleCurve& curve() const { return *curve_; }
 
  signals:
