@@ -583,6 +583,7 @@ void MainWindow::addViewActions() {
   actions_.add("stage-run", tr("Go to Run"), Qt::ALT | Qt::Key_4, [this] { setStage(Stage::run); });
   actions_.add("second-look", tr("Second look: the findings"), Qt::ALT | Qt::Key_5,
                [this] { showSecondLook(!look_open_); });
+  actions_.add("to-notice", tr("Go to the answers of a notice"), Qt::Key_F6, [this] { notice_->focusAnswer(); });
   actions_.add("fold-lanes", tr("Fold the lanes to one line, or unfold them"), Qt::ALT | Qt::Key_L,
                [this] { foldLanes(!lanes_folded_); });
   actions_.add("fold-panel", tr("Fold the panel at the right away, or show it"), Qt::ALT | Qt::Key_P,

@@ -61,6 +61,10 @@ void Notice::show(const QString& message, const char* kind, std::vector<Choice> 
   raise();
 }
 
+void Notice::focusAnswer() {
+  if (isVisible() && !buttons_.empty()) buttons_.front()->setFocus(Qt::ShortcutFocusReason);
+}
+
 void Notice::place() {
   const int room = parentWidget()->width() - 2 * kNoticeSide;
   const int wanted = std::max(text_->fontMetrics().horizontalAdvance(text_->text()) + 40 +

@@ -26,6 +26,8 @@ class Notice : public QFrame {
   void ask(const QString& message, std::vector<Choice> choices);
   /// Something is under way and can be stopped.
   void busy(const QString& message, std::function<void()> cancel);
+  /// The keyboard goes to the first answer, where there is one.
+  void focusAnswer();
   [[nodiscard]] QString message() const { return text_->text(); }
 
  protected:

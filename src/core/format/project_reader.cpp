@@ -60,8 +60,8 @@ Line read_line(const Json& json, const std::string& where) {
   if (!path) f.bad("d", path.error().message);
   f.text("fill_rule", rule);
   path->fill_rule = rule == "evenodd" ? FillRule::evenodd : FillRule::nonzero;
-  // A move alone draws nothing, and what reads contours counts on a segment.
-  std::erase_if(path->contours, [](const Contour& c) { return c.segments.empty(); });
+  // A move alone draws nothing, and what reads contours counts on a segment. Dots of a pen are open.
+  std::erase_if(path->contours, [](const Contour& c) { return c.segments.empty() || (c.closed && is_point(c)); });
   line.path = std::move(*path);
   line.unknown = f.unknown();
   return line;

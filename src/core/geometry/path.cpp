@@ -19,12 +19,14 @@ std::size_t segment_count(const Path& path) {
   return n;
 }
 
-Path with_meeting_ends_closed(Path path) {
-  std::erase_if(path.contours, [](const Contour& c) {
-    return std::all_of(c.segments.begin(), c.segments.end(), [&](const Segment& s) {
-      return s.end == c.start && (s.straight || (s.c1 == c.start && s.c2 == c.start));
-    });
+bool is_point(const Contour& c) {
+  return std::all_of(c.segments.begin(), c.segments.end(), [&](const Segment& s) {
+    return s.end == c.start && (s.straight || (s.c1 == c.start && s.c2 == c.start));
   });
+}
+
+Path with_meeting_ends_closed(Path path) {
+  std::erase_if(path.contours, is_point);
   for (auto& contour : path.contours) {
     auto& last = contour.segments.back().end;
     if (distance(last, contour.start) <= kMeetingEnds) {

@@ -39,6 +39,9 @@ inline constexpr double kMeetingEnds = 0.001;
 [[nodiscard]] Path transformed(const Path& path, const Affine& map);
 [[nodiscard]] std::size_t segment_count(const Path& path);
 
+/// Whether the contour goes nowhere: a dot, or a move alone.
+[[nodiscard]] bool is_point(const Contour& contour);
+
 /// Closes every contour whose ends meet within kMeetingEnds and drops contours without any length.
 /// The last point is moved onto the first, so a closed contour is exactly closed.
 [[nodiscard]] Path with_meeting_ends_closed(Path path);
