@@ -34,13 +34,12 @@ def stream(text):
         courses.clear()
 
     for line in text.splitlines():
-        points = re.fullmatch(r"PU([\d,.-]+);PD([\d,.-]+);", line)
-        if not points or len(text) < 20_000:
+        if not re.fullmatch(r"[PUD\d,.;-]+", line) or len(text) < 20_000:
             settle()
             out.append(line)
             continue
-        course = points[2].split(",")
-        courses.append(f"PU{points[1]};PD..{course[-2]},{course[-1]}; {len(course) // 2} points {hashlib.sha256(line.encode()).hexdigest()[:12]}")
+        points = re.findall(r"-?[\d.]+,-?[\d.]+", line)
+        courses.append(f"{points[0]} to {points[-1]}, {len(points)} points, {hashlib.sha256(line.encode()).hexdigest()[:12]}" if points else line)
     settle()
     return "\n".join(out) + "\n"
 
