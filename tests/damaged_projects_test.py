@@ -11,13 +11,11 @@ import sys
 import tempfile
 import time
 
+from bounds import memory, seconds
+
 root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
 every = 1 if sys.argv[-1] == "--all" else 8
-MEMORY, SECONDS = 3 << 30, 20
-
-
-def limit():
-    resource.setrlimit(resource.RLIMIT_AS, (MEMORY, MEMORY))
+SECONDS = seconds(20)
 
 
 def damaged(text, chance):
@@ -50,7 +48,7 @@ with tempfile.TemporaryDirectory() as folder:
             start = time.monotonic()
             before = resource.getrusage(resource.RUSAGE_CHILDREN).ru_maxrss
             try:
-                done = subprocess.run([cli, "check", str(path)], capture_output=True, text=True, timeout=SECONDS, preexec_fn=limit)
+                done = subprocess.run([cli, "check", str(path)], capture_output=True, text=True, timeout=SECONDS, preexec_fn=memory(3))
             except subprocess.TimeoutExpired:
                 faults.append(f"{path.name}: took longer than {SECONDS} s")
                 continue

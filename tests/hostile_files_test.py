@@ -1,24 +1,21 @@
 """Broken and hostile files: exit code 2, one clear line that names the file, bounded time and memory."""
 import pathlib
-import resource
 import subprocess
 import sys
 import tempfile
+
+from bounds import memory, seconds
 
 root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
 faults = []
 tried = 0
 
 
-def limit():
-    resource.setrlimit(resource.RLIMIT_AS, (4 << 30, 4 << 30))
-
-
 def refuse(path, command="inspect", says=()):
     global tried
     tried += 1
     try:
-        done = subprocess.run([cli, command, str(path)], capture_output=True, text=True, timeout=20, preexec_fn=limit)
+        done = subprocess.run([cli, command, str(path)], capture_output=True, text=True, timeout=seconds(20), preexec_fn=memory(4))
     except subprocess.TimeoutExpired:
         faults.append(f"{path.name}: took longer than 20 s")
         return

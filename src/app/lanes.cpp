@@ -133,7 +133,8 @@ void Lanes::paintEvent(QPaintEvent*) {
                       counted(plan_now.pauses.size(), tr("pause"), tr("pauses")), time_text(plan_now.seconds)));
   if (height < kTop + 10) {  // folded: one line, all passes in a row
     for (const auto& pass : passes) {
-      const QRectF block(xOf(pass.start_s), 12, std::max(2.0, xOf(pass.start_s + pass.seconds) - xOf(pass.start_s)), 12);
+      const QRectF block(xOf(pass.start_s), 12, std::max(2.0, xOf(pass.start_s + pass.seconds) - xOf(pass.start_s)),
+                         12);
       QColor fill = role_color(pass.role, t.dark);
       fill.setAlpha(90);
       p.setPen(Qt::NoPen);

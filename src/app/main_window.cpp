@@ -125,21 +125,21 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   connect(&session_, &Session::said, notice_, &Notice::say);
   if (auto* app = qobject_cast<Application*>(QCoreApplication::instance())) {
     connect(app, &Application::failed, this, [this](const QString& what) {
-      notice_->say(tr("Something went wrong inside: %1. Your work is here; save it, under another name to be safe.")
-                       .arg(what),
-                   true);
+      notice_->say(
+          tr("Something went wrong inside: %1. Your work is here; save it, under another name to be safe.").arg(what),
+          true);
     });
   }
-  connect(&session_, &Session::changedOutside, this,
-          [this](const QString& path, const std::function<void(bool)>& then) {
-            notice_->ask(tr("%1 was changed by another program or window since it was opened here.")
-                             .arg(QFileInfo(path).fileName()),
-                         {{tr("Write over it"), [this, path, then] { saveTo(path, true, then); }},
-                          {tr("Save under another name…"), [this, then] { save(true, then); }},
-                          {tr("Do not save"), [then] {
-                             if (then) then(false);
-                           }}});
-          });
+  connect(
+      &session_, &Session::changedOutside, this, [this](const QString& path, const std::function<void(bool)>& then) {
+        notice_->ask(
+            tr("%1 was changed by another program or window since it was opened here.").arg(QFileInfo(path).fileName()),
+            {{tr("Write over it"), [this, path, then] { saveTo(path, true, then); }},
+             {tr("Save under another name…"), [this, then] { save(true, then); }},
+             {tr("Do not save"), [then] {
+                if (then) then(false);
+              }}});
+      });
   connect(&session_, &Session::readingChanged, this, [this](const QString& what) {
     if (what.isEmpty()) {
       notice_->hide();
@@ -287,8 +287,7 @@ void MainWindow::addFileActions() {
     const QString base = session_.path().isEmpty() ? qs(session_.project().name)
                                                    : QFileInfo(session_.path()).path() + QLatin1Char('/') +
                                                          QFileInfo(session_.path()).completeBaseName();
-    const QString path = dialogs().saveFile(this, tr("Export the job"), base + QStringLiteral(".svg"),
-                                            export_filter());
+    const QString path = dialogs().saveFile(this, tr("Export the job"), base + QStringLiteral(".svg"), export_filter());
     if (!path.isEmpty()) exportTo(path);
   });
   actions_.add("close", tr("Close the window"), QKeySequence::Close, [this] { close(); });
@@ -316,19 +315,16 @@ void MainWindow::offerRecovery(const QString& path, bool read) {
   if (left.isEmpty()) return;
   const QString file = left.front();
   const QString when = QLocale().toString(QFileInfo(file).lastModified(), QLocale::ShortFormat);
-  notice_->ask(read ? tr("Unsaved work from %1 was found.").arg(when)
-                    : tr("%1 cannot be read, but unsaved work on it from %2 was found.")
-                          .arg(QFileInfo(path).fileName(), when),
-               {{tr("Take it up"),
-                 [this, file, path] {
-                   afterSaving([this, file, path] { session_.recover(file, path); });
-                 }},
-                {tr("Throw it away"),
-                 [this, file, path, read] {
-                   Autosave::remove(file);
-                   offerRecovery(path, read);
-                 }},
-                {tr("Decide later"), {}}});
+  notice_->ask(
+      read ? tr("Unsaved work from %1 was found.").arg(when)
+           : tr("%1 cannot be read, but unsaved work on it from %2 was found.").arg(QFileInfo(path).fileName(), when),
+      {{tr("Take it up"), [this, file, path] { afterSaving([this, file, path] { session_.recover(file, path); }); }},
+       {tr("Throw it away"),
+        [this, file, path, read] {
+          Autosave::remove(file);
+          offerRecovery(path, read);
+        }},
+       {tr("Decide later"), {}}});
 }
 
 void MainWindow::save(bool as, std::function<void(bool)> then) {
@@ -496,13 +492,15 @@ void MainWindow::addEditActions() {
     session_.commit(std::move(next), tr("Confirm the roles"));
   });
   for (const bool across : {true, false}) {
-    const QString text = across ? tr("Mirror what is selected, left to right") : tr("Mirror what is selected, top to bottom");
+    const QString text =
+        across ? tr("Mirror what is selected, left to right") : tr("Mirror what is selected, top to bottom");
     actions_.add(across ? "mirror-across" : "mirror-down", text, Qt::ALT | Qt::SHIFT | (across ? Qt::Key_H : Qt::Key_V),
                  [this, across, text] {
-                   session_.editDrawn([ids = session_.selectedPieces(), across](const Project& p, const Drawing& d) {
-                     return mirror_pieces(p, d, ids, across);
-                   },
-                                      text);
+                   session_.editDrawn(
+                       [ids = session_.selectedPieces(), across](const Project& p, const Drawing& d) {
+                         return mirror_pieces(p, d, ids, across);
+                       },
+                       text);
                  });
   }
   actions_.add("pick-contours", tr("Leave out contours by clicking them"), Qt::CTRL | Qt::ALT | Qt::Key_X, [this] {
@@ -549,9 +547,8 @@ void MainWindow::updateActions() {
   redo->setEnabled(session_.canRedo());
   redo->setText(session_.canRedo() ? tr("Redo: %1").arg(session_.redoLabel()) : tr("Redo"));
   const bool any = !session_.selection().empty(), some = !session_.project().pieces.empty();
-  for (const char* id :
-       {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection",
-        "mirror-across", "mirror-down"})
+  for (const char* id : {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color",
+                         "zoom-selection", "mirror-across", "mirror-down"})
     enable(id, any);
   enable("pick-contours", session_.selectedPieces().size() == 1);
   for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);

@@ -23,7 +23,8 @@ namespace {
 constexpr int kAutosaveMs = 800;
 constexpr int kEditRestMs = 120;  // between edits that replace each other
 
-/// The artwork as a new piece. Where its size is assumed, its place is no more certain: it comes inside the usable area.
+/// The artwork as a new piece. Where its size is assumed, its place is no more certain: it comes inside the usable
+/// area.
 Project brought_in(const Project& project, const Artwork& art, const std::string& file, int* id) {
   Project next = add_artwork(project, art, file, id);
   if (art.unit_source != UnitSource::assumed) return next;
@@ -155,7 +156,7 @@ void Session::runEdits() {
         if (*next) (void)evaluate(**next, *cache);  // so that it shows as soon as it is committed
         return [this, edit, from, next, epoch] {
           edit_runs_ = false;
-          if (epoch != edit_epoch_) return runEdits();                         // given up, or another project
+          if (epoch != edit_epoch_) return runEdits();                        // given up, or another project
           if (!(from == history_.before(edit.merge_key))) return runEdits();  // edited meanwhile: on that, then
           finishEdit();
           if (*next) commit(std::move(**next), edit.label, edit.merge_key);
@@ -521,20 +522,21 @@ void Session::autosaveAside() {
   if (autosaving_) return autosave_timer_.start();  // one after the other, or the older could land last
   autosaving_ = true;
   const QString path = autosave_.take(Autosave::base(path_));
-  aside([this, now = project(), path] {
-    auto done = std::make_shared<Result<void>>(write_file(path.toStdString(), to_json(now)));
-    return [this, done, now, path] {
-      autosaving_ = false;
-      if (!*done) emit said(tr("Unsaved work could not be kept aside: %1").arg(qs(done->error().line())), true);
-      if (path != autosave_.path()) {
-        QFile::remove(path);  // saved or opened elsewhere in the meantime
-        return;
-      }
-      if (*done) autosave_.written();
-      autosaved_ = *done && now == project();
-    };
-  },
-        0, [this] { autosaving_ = false; });
+  aside(
+      [this, now = project(), path] {
+        auto done = std::make_shared<Result<void>>(write_file(path.toStdString(), to_json(now)));
+        return [this, done, now, path] {
+          autosaving_ = false;
+          if (!*done) emit said(tr("Unsaved work could not be kept aside: %1").arg(qs(done->error().line())), true);
+          if (path != autosave_.path()) {
+            QFile::remove(path);  // saved or opened elsewhere in the meantime
+            return;
+          }
+          if (*done) autosave_.written();
+          autosaved_ = *done && now == project();
+        };
+      },
+      0, [this] { autosaving_ = false; });
 }
 
 void Session::settle() {

@@ -77,8 +77,8 @@ class Session : public QObject {
   /// stands in an autosave of our own. False when it cannot be read, which is said.
   bool recover(const QString& left, const QString& path);
   void bringIn(const QStringList& files);
-  /// Saves aside, once edits under way are there; saves follow one another. A file that was changed since it was read or
-  /// written here is left alone, with changedOutside(), unless `over` says to write over it. `then` hears whether it
+  /// Saves aside, once edits under way are there; saves follow one another. A file that was changed since it was read
+  /// or written here is left alone, with changedOutside(), unless `over` says to write over it. `then` hears whether it
   /// worked.
   void save(const QString& path, std::function<void(bool)> then = {}, bool over = false);
   void cancelReading();

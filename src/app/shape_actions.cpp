@@ -97,11 +97,12 @@ void ShapeActions::addStepActions() {
                  emit stepAdded(2);
                });
   actions_.add("freeze", tr("Freeze the recipe into plain lines"), Qt::CTRL | Qt::SHIFT | Qt::Key_F, [this] {
-    session_.editDrawn([ids = selected()](Project next, const Drawing& drawing) {
-      for (const int id : ids) next = freeze(std::move(next), drawing, id);
-      return next;
-    },
-                       tr("Freeze the recipe"));
+    session_.editDrawn(
+        [ids = selected()](Project next, const Drawing& drawing) {
+          for (const int id : ids) next = freeze(std::move(next), drawing, id);
+          return next;
+        },
+        tr("Freeze the recipe"));
   });
   for (const auto& [kind, text, key] :
        {std::tuple{"join", tr("Join the pieces into one shape"), Qt::CTRL | Qt::SHIFT | Qt::Key_J},
@@ -202,10 +203,11 @@ void ShapeActions::addArrangeActions() {
     const QString text = across ? tr("Even gaps across") : tr("Even gaps down");
     actions_.add(across ? "distribute-across" : "distribute-down", text,
                  Qt::ALT | Qt::SHIFT | (across ? Qt::Key_A : Qt::Key_D), [this, across, text] {
-                   session_.editDrawn([ids = selected(), across](const Project& p, const Drawing& d) {
-                     return distribute_pieces(p, d, ids, across);
-                   },
-                                      text);
+                   session_.editDrawn(
+                       [ids = selected(), across](const Project& p, const Drawing& d) {
+                         return distribute_pieces(p, d, ids, across);
+                       },
+                       text);
                  });
   }
   actions_.add("group", tr("Group the pieces"), Qt::CTRL | Qt::Key_G, [this] {
@@ -225,12 +227,13 @@ void ShapeActions::addArrangeActions() {
     session_.select(std::move(copies));
   });
   actions_.add("colors-to-stock", tr("Split by colour onto matching stock"), Qt::CTRL | Qt::ALT | Qt::Key_C, [this] {
-    session_.editDrawn([ids = selected()](Project next, const Drawing& drawing) {
-      // A recipe's colours are its result's: it is frozen first.
-      for (const int id : ids) next = colors_to_stock(freeze(std::move(next), drawing, id), id);
-      return next;
-    },
-                       tr("Colours to stock"));
+    session_.editDrawn(
+        [ids = selected()](Project next, const Drawing& drawing) {
+          // A recipe's colours are its result's: it is frozen first.
+          for (const int id : ids) next = colors_to_stock(freeze(std::move(next), drawing, id), id);
+          return next;
+        },
+        tr("Colours to stock"));
   });
   actions_.add("unite-colors", tr("Unite near-equal colours"), Qt::CTRL | Qt::ALT | Qt::Key_U, [this] {
     const auto pairs = near_colors(session_.project());
@@ -266,9 +269,8 @@ void ShapeActions::remove() {
     return;
   }
   auto finish = [this, whole](bool freeze_users) {
-    session_.editDrawn([whole, freeze_users](const Project& p, const Drawing& d) {
-      return remove_with_users(p, d, whole, freeze_users);
-    },
+    session_.editDrawn([whole, freeze_users](const Project& p,
+                                             const Drawing& d) { return remove_with_users(p, d, whole, freeze_users); },
                        tr("Remove"));
   };
   if (users.empty()) return finish(false);

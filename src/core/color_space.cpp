@@ -103,14 +103,17 @@ std::string color_name(Color color) {
   };
   // Everyday words; where CSS Color Module Level 4 has the word, its sRGB value.
   static constexpr Named kNames[] = {
-      {"black", {0, 0, 0}},         {"black", {34, 34, 34}},     {"dark grey", {72, 72, 72}},   {"grey", {128, 128, 128}},  {"light grey", {200, 200, 200}},
-      {"white", {255, 255, 255}},   {"red", {220, 30, 30}},        {"dark red", {139, 0, 0}},  {"pink", {255, 160, 185}},
-      {"orange", {255, 140, 0}},    {"amber", {199, 127, 10}},     {"yellow", {240, 220, 30}}, {"gold", {205, 170, 60}},
-      {"brown", {130, 80, 40}},     {"dark brown", {80, 50, 30}},  {"beige", {225, 210, 180}}, {"rust", {156, 61, 46}},
-      {"green", {0, 140, 60}},      {"dark green", {20, 70, 45}},  {"lime", {150, 210, 40}},   {"olive", {128, 128, 0}},
-      {"mint", {160, 220, 190}},    {"teal", {0, 128, 128}},       {"turquoise", {64, 200, 200}}, {"sky blue", {120, 180, 230}},
-      {"blue", {30, 80, 220}},      {"navy", {20, 30, 90}},        {"purple", {128, 0, 128}},  {"violet", {150, 100, 220}},
-      {"lilac", {200, 170, 220}},   {"magenta", {220, 40, 150}}};
+      {"black", {0, 0, 0}},          {"black", {34, 34, 34}},         {"dark grey", {72, 72, 72}},
+      {"grey", {128, 128, 128}},     {"light grey", {200, 200, 200}}, {"white", {255, 255, 255}},
+      {"red", {220, 30, 30}},        {"dark red", {139, 0, 0}},       {"pink", {255, 160, 185}},
+      {"orange", {255, 140, 0}},     {"amber", {199, 127, 10}},       {"yellow", {240, 220, 30}},
+      {"gold", {205, 170, 60}},      {"brown", {130, 80, 40}},        {"dark brown", {80, 50, 30}},
+      {"beige", {225, 210, 180}},    {"rust", {156, 61, 46}},         {"green", {0, 140, 60}},
+      {"dark green", {20, 70, 45}},  {"lime", {150, 210, 40}},        {"olive", {128, 128, 0}},
+      {"mint", {160, 220, 190}},     {"teal", {0, 128, 128}},         {"turquoise", {64, 200, 200}},
+      {"sky blue", {120, 180, 230}}, {"blue", {30, 80, 220}},         {"navy", {20, 30, 90}},
+      {"purple", {128, 0, 128}},     {"violet", {150, 100, 220}},     {"lilac", {200, 170, 220}},
+      {"magenta", {220, 40, 150}}};
   const Lab wanted = to_oklab(color);
   const Named* best = kNames;
   auto off = [&](const Named& n) {

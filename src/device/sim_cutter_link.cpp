@@ -28,7 +28,8 @@ SimCutterLink::SimCutterLink(QObject* parent) : CutterLink(parent) {
   patience_.setInterval(10'000);
   connect(&patience_, &QTimer::timeout, this, [this] {
     if (cancelling_) {
-      finish(Outcome::cancelled, "the cutter did not answer; it may still be moving: switch it off before you reach in");
+      finish(Outcome::cancelled,
+             "the cutter did not answer; it may still be moving: switch it off before you reach in");
     } else {
       finish(Outcome::failed, "the cutter does not answer; the work on the mat stays as it is");
     }
@@ -51,13 +52,12 @@ SimCutterLink::~SimCutterLink() {
 
 void SimCutterLink::launch() {
   name_ = QStringLiteral("dot-lane-") + QUuid::createUuid().toString(QUuid::Id128);
-  const QString program = program_.isEmpty()
-                              ? QCoreApplication::applicationDirPath() + QStringLiteral("/dot-lane-simcutter")
-                              : program_;
+  const QString program =
+      program_.isEmpty() ? QCoreApplication::applicationDirPath() + QStringLiteral("/dot-lane-simcutter") : program_;
   process_.start(program, {QStringLiteral("--once"), QStringLiteral("--socket"), name_});
 }
 
-void SimCutterLink::expectAnswer(bool owes) { owes && running_ ? patience_.start() : patience_.stop(); }
+void SimCutterLink::expectAnswer(bool owes) { owes&& running_ ? patience_.start() : patience_.stop(); }
 
 void SimCutterLink::start(const Job& job, const std::vector<std::string>& holders) {
   if (running_) return;

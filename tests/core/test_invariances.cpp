@@ -161,7 +161,8 @@ TEST_CASE("mirrored twice is as it was, for pieces and for the job") {
       for (std::size_t i = 0; i < p.pieces.size(); ++i) {
         INFO(p.pieces[i]->name);
         const Affine &a = p.pieces[i]->placement, &b = twice.pieces[i]->placement;
-        for (const Vec probe : {Vec{0, 0}, Vec{100, 0}, Vec{0, 100}}) CHECK(distance(a(probe), b(probe)) < 0.005);  // outlines are made anew, each within a chord
+        for (const Vec probe : {Vec{0, 0}, Vec{100, 0}, Vec{0, 100}})
+          CHECK(distance(a(probe), b(probe)) < 0.005);  // outlines are made anew, each within a chord
       }
       const Box was = frame_around(drawing, all), is = frame_around(drawn(once), all);
       CHECK(is.x0 == Approx(was.x0).margin(0.02));
@@ -240,7 +241,10 @@ TEST_CASE("after every edit the saved project loads equal and says the same") {
   using Edit = std::pair<const char*, std::function<Project(const Project&, int)>>;
   auto value_or = [](Result<Project> r, const Project& else_project) { return r ? std::move(*r) : else_project; };
   const std::vector<Edit> edits{
-      {"move", [](const Project& p, int id) { return move_pieces(p, {id}, {1.23456789, -2.5}); }},
+      {"move",
+       [](const Project& p, int id) {
+         return move_pieces(p, {id}, {1.23456789, -2.5});
+       }},
       {"turn", [](const Project& p, int id) { return turn_pieces(p, drawn(p), {id}, 33.3); }},
       {"mirror", [](const Project& p, int id) { return mirror_pieces(p, drawn(p), {id}, true); }},
       {"size", [](const Project& p, int id) { return sized(p, id, 41.7, std::nullopt); }},
@@ -250,7 +254,10 @@ TEST_CASE("after every edit the saved project loads equal and says the same") {
       {"layer", [](const Project& p, int id) { return shift_layer(p, id, 1); }},
       {"stock", [](const Project& p, int id) { return set_stock(p, id, p.stocks.back().id); }},
       {"helper", [](const Project& p, int id) { return set_helper(p, id, true); }},
-      {"group", [](const Project& p, int id) { return group_pieces(p, {id, p.pieces.back()->id}, "Pier / 3"); }},
+      {"group",
+       [](const Project& p, int id) {
+         return group_pieces(p, {id, p.pieces.back()->id}, "Pier / 3");
+       }},
       {"offset",
        [&](const Project& p, int id) {
          return value_or(add_step(p, id, step("offset", {{"by", 1.5}})), p);

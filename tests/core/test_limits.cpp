@@ -1,9 +1,9 @@
 // Work at the edge of what is sensible: kernels that give up say so, and what was quadratic once stays bearable.
-#include <atomic>
-#include <functional>
 #include <sys/resource.h>
 #include <sys/wait.h>
 #include <unistd.h>
+#include <atomic>
+#include <functional>
 
 #include "core/check/doubled.hpp"
 #include "core/geometry/grid.hpp"
@@ -88,7 +88,10 @@ TEST_CASE("work on several threads is done once each, and its first failure is h
   std::vector<std::atomic<int>> times(5000);
   for_each_index(times.size(), 1, [&](std::size_t i) { ++times[i]; });
   for (const auto& n : times) CHECK(n == 1);
-  CHECK_THROWS_AS(for_each_index(100, 1, [](std::size_t i) { if (i == 57) throw GeometryFailure("57"); }),
+  CHECK_THROWS_AS(for_each_index(100, 1,
+                                 [](std::size_t i) {
+                                   if (i == 57) throw GeometryFailure("57");
+                                 }),
                   GeometryFailure);
 }
 
@@ -105,15 +108,15 @@ TEST_CASE("gaps are closed along thousands of dashes, each end once") {
   }
   const Project p = with_step("<path id=\"spiral\" d=\"" + d + "\"/>", "close-gaps", {{"under", 0.6}});
   std::size_t contours = 0;
-  const int ended = kBounded ? bounded(1500, 20, [&] { return only(drawn(p)).piece->lines.front().path->contours.size() <= 5; }) : 0;
+  const int ended =
+      kBounded ? bounded(1500, 20, [&] { return only(drawn(p)).piece->lines.front().path->contours.size() <= 5; }) : 0;
   CHECK(ended == 0);
   for (const auto& line : only(drawn(p)).piece->lines) contours += line.path->contours.size();
   CHECK(contours <= 5);
 }
 
 TEST_CASE("dots strewn in a thin frame of five metres fit into little memory") {
-  const std::string frame =
-      R"(<path id="frame" fill-rule="evenodd" d="M0 0 H5000 V5000 H0 Z M1 1 V4999 H4999 V1 Z"/>)";
+  const std::string frame = R"(<path id="frame" fill-rule="evenodd" d="M0 0 H5000 V5000 H0 Z M1 1 V4999 H4999 V1 Z"/>)";
   const Project p = with_step(frame, "fill", {{"pattern", std::string("stipple")}, {"spacing", 2.0}});
   auto dots = [&] {
     std::size_t n = 0;
@@ -126,8 +129,8 @@ TEST_CASE("dots strewn in a thin frame of five metres fit into little memory") {
 TEST_CASE("lines that lie on each other are found however long they are") {
   for (const double length : {100.0, 1000.0, 90'000.0}) {
     INFO(length << " mm");
-    const std::vector<std::vector<Polyline>> lines{{{{{0, 0}, {length, 0}}, false}}, {{{{0, 0.01}, {length, 0.01}}, false}},
-                                                   {{{{0, 5}, {length, 5}}, false}}};
+    const std::vector<std::vector<Polyline>> lines{
+        {{{{0, 0}, {length, 0}}, false}}, {{{{0, 0.01}, {length, 0.01}}, false}}, {{{{0, 5}, {length, 5}}, false}}};
     const auto found = find_doubled(lines, 0.05, 2);
     REQUIRE(found.size() == 1);
     CHECK(found.front().first == 0);
@@ -162,7 +165,8 @@ TEST_CASE("a picture of lines is clipped by a region of many parts") {
   // 400 discs, and 300 lines across them.
   std::string discs, lines;
   for (int i = 0; i < 400; ++i)
-    discs += "<circle cx=\"" + std::to_string(15 + i % 20 * 14) + "\" cy=\"" + std::to_string(15 + i / 20 * 14) + "\" r=\"5\"/>";
+    discs += "<circle cx=\"" + std::to_string(15 + i % 20 * 14) + "\" cy=\"" + std::to_string(15 + i / 20 * 14) +
+             "\" r=\"5\"/>";
   for (int i = 0; i < 300; ++i) lines += "M5 " + std::to_string(5 + i * 0.95) + " H295 ";
   Project p = project_of(discs);
   const auto art = read_svg(

@@ -42,7 +42,8 @@ void sprinkle(Json& json, const std::string& at, std::vector<std::string>& place
   if (json.is_object()) {
     for (auto& [key, value] : json.items())
       // The keys of these are names, not fields.
-      sprinkle(value, at + "/" + std::regex_replace(key, std::regex("~"), "~0"), places, key == "settings" || key == "made_lines");
+      sprinkle(value, at + "/" + std::regex_replace(key, std::regex("~"), "~0"), places,
+               key == "settings" || key == "made_lines");
     if (!keyed) {
       json["of a later version"] = {{"list", {1, 2, 3}}, {"text", "kept"}};
       places.push_back(at + "/of a later version");
@@ -202,8 +203,21 @@ void hurt(Json& json, Chance& chance) {
     at = &*it;
   }
   if (!parent) return;
-  const Json others[] = {nullptr, true, -1, 0, 3, 1e300, -1e-300, "", "cut", "M0 0 L5 5", Json::array(), Json::object(),
-                         Json::array({1, 2, 3, 4, 5, 6}), {{"id", 1}}, std::string(3000, 'x')};
+  const Json others[] = {nullptr,
+                         true,
+                         -1,
+                         0,
+                         3,
+                         1e300,
+                         -1e-300,
+                         "",
+                         "cut",
+                         "M0 0 L5 5",
+                         Json::array(),
+                         Json::object(),
+                         Json::array({1, 2, 3, 4, 5, 6}),
+                         {{"id", 1}},
+                         std::string(3000, 'x')};
   switch (chance.whole(0, 4)) {
     case 0:  // gone
       if (parent->is_object()) {

@@ -118,7 +118,8 @@ TEST_CASE("random plain selections: every piece goes where the map of the frame 
       CHECK(distance(b, fixed + (a - fixed) * factor) < 0.02);
     }
     const Project back = size_as_one(q, ids, {before.width(), std::nullopt, anchor, true});
-    for (const int id : ids) CHECK(distance(bounds_of_piece(back, id).centre(), bounds_of_piece(p, id).centre()) < 0.03);
+    for (const int id : ids)
+      CHECK(distance(bounds_of_piece(back, id).centre(), bounds_of_piece(p, id).centre()) < 0.03);
   }
 }
 
@@ -156,7 +157,8 @@ TEST_CASE("what is made of other pieces goes with them once, not twice") {
 TEST_CASE("what would take long says so instead of answering from an older drawing") {
   // A saw of 1,800 nodes with an offset.
   std::string d = "M10 100";
-  for (int i = 0; i < 900; ++i) d += " L" + std::to_string(10 + i * 0.2 + 0.1) + " 90 L" + std::to_string(10 + (i + 1) * 0.2) + " 100";
+  for (int i = 0; i < 900; ++i)
+    d += " L" + std::to_string(10 + i * 0.2 + 0.1) + " 90 L" + std::to_string(10 + (i + 1) * 0.2) + " 100";
   Project p = project_of("<path id=\"saw\" d=\"" + d + " L190 150 L10 150 Z\"/>");
   const int id = p.pieces.front()->id;
   p = with_step(std::move(p), id, "offset", {{"by", 1.0}});

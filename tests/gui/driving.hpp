@@ -20,6 +20,7 @@
 #include "core/format/files.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
+#include "waiting.hpp"
 
 namespace dotlane::test {
 
@@ -35,15 +36,6 @@ struct Answers : Dialogs {
   QString saveFile(QWidget*, const QString&, const QString&, const QString&) override { return save; }
   Answer askToSave(QWidget*, const QString&) override { return ++asked, answer; }
 };
-
-inline void wait_for(const std::function<bool()>& done, int ms = 30'000) {
-  QElapsedTimer clock;
-  clock.start();
-  while (!done()) {
-    if (clock.elapsed() > ms) FAIL("waited too long");
-    QCoreApplication::processEvents(QEventLoop::AllEvents, 10);
-  }
-}
 
 inline QString demo() { return QStringLiteral(DOTLANE_DEMO "/lighthouse-card.dotlane"); }
 
@@ -160,7 +152,8 @@ struct Opened {
     REQUIRE_FALSE(a->shortcut().isEmpty());
     bool done = false;
     const auto heard = QObject::connect(a, &QAction::triggered, a, [&done] { done = true; });
-    if (a->shortcutContext() != Qt::WindowShortcut && a->shortcutContext() != Qt::ApplicationShortcut) bench().setFocus();
+    if (a->shortcutContext() != Qt::WindowShortcut && a->shortcutContext() != Qt::ApplicationShortcut)
+      bench().setFocus();
     if (!window.isActiveWindow()) {  // as a window manager does, after a dialog or when another window is clicked
       window.activateWindow();
       (void)QTest::qWaitForWindowActive(&window, 1000);

@@ -86,36 +86,6 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
   CHECK(to_json(again.project()) == to_json(o.project()));
 }
 
-TEST_CASE("work survives a kill in the middle of editing") {
-  QTemporaryDir folder;
-  const QString path = folder.filePath(QStringLiteral("card.dotlane"));
-  REQUIRE(QFile::copy(demo(), path));
-  QProcess user;
-  auto environment = QProcessEnvironment::systemEnvironment();
-  environment.insert(QStringLiteral("DOTLANE_EDIT_AND_DIE"), path);
-  user.setProcessEnvironment(environment);
-  user.start(QCoreApplication::applicationFilePath(), {});
-  REQUIRE(user.waitForFinished(60'000));
-  CHECK(user.exitStatus() == QProcess::CrashExit);
-
-  Opened o(path);
-  const Affine saved = load_project(path.toStdString())->pieces.front()->placement;
-  CHECK(o.project().pieces.front()->placement == saved);
-  auto* notice = o.find<Notice>("notice");
-  wait_for([&] { return notice->isVisible() && notice->message().contains(QStringLiteral("Unsaved work")); });
-  auto buttons = notice->findChildren<QPushButton*>();
-  REQUIRE(buttons.size() >= 2);
-  QTest::mouseClick(buttons[0], Qt::LeftButton);
-  o.session().settle();
-  CHECK(o.project().pieces.front()->placement.e == Approx(saved.e + 30));
-  CHECK(o.session().modified());
-  CHECK(o.session().path() == path);
-  o.run("save");
-  o.session().settle();
-  CHECK(load_project(path.toStdString())->pieces.front()->placement.e == Approx(saved.e + 30));
-  CHECK_FALSE(QFile::exists(o.session().autosavePath()));
-}
-
 TEST_CASE("a cutter that drops the line ends the run with a reason") {
   auto owned = std::make_unique<SimCutterLink>();
   SimCutterLink* link = owned.get();

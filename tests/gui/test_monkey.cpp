@@ -68,21 +68,21 @@ class Monkey {
   int any(int below) { return static_cast<int>(random_() % static_cast<unsigned>(below)); }
   QPoint place() { return {any(o_.bench().width()), any(o_.bench().height())}; }
   Qt::KeyboardModifiers keys() {
-    static constexpr Qt::KeyboardModifier all[] = {Qt::NoModifier, Qt::NoModifier, Qt::NoModifier, Qt::ShiftModifier,
-                                                   Qt::ControlModifier, Qt::AltModifier};
+    static constexpr Qt::KeyboardModifier all[] = {Qt::NoModifier,    Qt::NoModifier,      Qt::NoModifier,
+                                                   Qt::ShiftModifier, Qt::ControlModifier, Qt::AltModifier};
     return all[any(6)];
   }
   QWidget* focused() { return QApplication::focusWidget() ? QApplication::focusWidget() : &o_.bench(); }
   void key() {
-    static constexpr Qt::Key all[] = {Qt::Key_Left, Qt::Key_Right, Qt::Key_Up,     Qt::Key_Down,   Qt::Key_Tab,
+    static constexpr Qt::Key all[] = {Qt::Key_Left,   Qt::Key_Right,  Qt::Key_Up,     Qt::Key_Down,      Qt::Key_Tab,
                                       Qt::Key_Escape, Qt::Key_Return, Qt::Key_Delete, Qt::Key_Backspace, Qt::Key_Space,
-                                      Qt::Key_A,    Qt::Key_D,     Qt::Key_C,      Qt::Key_S,      Qt::Key_7};
+                                      Qt::Key_A,      Qt::Key_D,      Qt::Key_C,      Qt::Key_S,         Qt::Key_7};
     QTest::keyClick(focused(), all[any(15)], keys());
   }
   void shortcut() {
     const auto& all = o_.window.actions().all();
     QAction* action = all[static_cast<std::size_t>(any(static_cast<int>(all.size())))];
-    static const QStringList left_alone{QStringLiteral("close"), QStringLiteral("new"), QStringLiteral("open"),
+    static const QStringList left_alone{QStringLiteral("close"),   QStringLiteral("new"),  QStringLiteral("open"),
                                         QStringLiteral("save-as"), QStringLiteral("save"), QStringLiteral("dark")};
     if (!action->isEnabled() || left_alone.contains(action->objectName()) || action->shortcut().isEmpty()) return;
     QTest::keySequence(focused(), action->shortcut());

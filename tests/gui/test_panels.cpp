@@ -15,9 +15,7 @@
 using namespace dotlane;
 using namespace dotlane::test;
 
-namespace {
-
-}  // namespace
+namespace {}  // namespace
 
 TEST_CASE("the rack: add, rename, change, copy and take off a tool") {
   Opened o;
@@ -135,9 +133,7 @@ TEST_CASE("lines are taken by colour and by layer, and their tool and repeats ch
 TEST_CASE("confirming, duplicating, layer order and removing, each one step back") {
   Opened o;
   const Project start = o.project();
-  auto act = [&](const char* id) {
-    o.run(id);
-  };
+  auto act = [&](const char* id) { o.run(id); };
   o.pick({{o.piece("Cliff").id, ""}});
   act("duplicate");
   CHECK(o.project().pieces.size() == 6);

@@ -391,7 +391,8 @@ TEST_CASE("every step can be added from the menu, shows its values, and is undon
     o.pick({{tower, ""}});
     o.session().settle();
     auto* button = o.find<QPushButton>("addStep");
-    o.click_entry(button, [&](const QAction* a) { return a->objectName() == QStringLiteral("menu-step-") + qs(kind.kind); });
+    o.click_entry(button,
+                  [&](const QAction* a) { return a->objectName() == QStringLiteral("menu-step-") + qs(kind.kind); });
     o.session().settle();
     REQUIRE(o.piece("Lighthouse").steps.size() == 1);
     QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);

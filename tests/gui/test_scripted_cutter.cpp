@@ -13,12 +13,18 @@ TEST_CASE("a cutter that misbehaves ends the run with a reason, whatever the sta
     bool confirm;      // hands confirm there, and an answer is owed
     bool cancel;       // the person gives up
   };
-  for (const Case& c : {Case{"dies-at-once", false, false, false}, {"never-listens", false, false, false},
-                        {"never-listens", false, false, true}, {"silent-from-the-start", false, false, false},
-                        {"silent-from-the-start", false, false, true}, {"rubbish-first", false, false, false},
-                        {"dies-running", false, false, false}, {"silent-running", false, false, false},
-                        {"silent-running", false, false, true}, {"rubbish-running", false, false, false},
-                        {"dies-paused", true, false, false}, {"silent-paused", true, true, false},
+  for (const Case& c : {Case{"dies-at-once", false, false, false},
+                        {"never-listens", false, false, false},
+                        {"never-listens", false, false, true},
+                        {"silent-from-the-start", false, false, false},
+                        {"silent-from-the-start", false, false, true},
+                        {"rubbish-first", false, false, false},
+                        {"dies-running", false, false, false},
+                        {"silent-running", false, false, false},
+                        {"silent-running", false, false, true},
+                        {"rubbish-running", false, false, false},
+                        {"dies-paused", true, false, false},
+                        {"silent-paused", true, true, false},
                         {"silent-paused", true, false, true}}) {
     INFO(c.what << (c.confirm ? ", confirmed" : "") << (c.cancel ? ", cancelled" : ""));
     qputenv("DOTLANE_CUTTER", c.what);

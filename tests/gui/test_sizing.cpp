@@ -63,7 +63,8 @@ TEST_CASE("a freshly traced picture follows its corner, and ends where the mouse
   drag(&o.bench(), from, to);
   o.session().settle();
   const Box now = o.bounds(id);
-  CHECK(now.width() == Approx(before.width() + 25).margin(2 / o.bench().view().px_per_mm));  // pixels, as hands have them
+  CHECK(now.width() ==
+        Approx(before.width() + 25).margin(2 / o.bench().view().px_per_mm));  // pixels, as hands have them
   CHECK(now.x0 == Approx(before.x0).margin(0.01));
   CHECK(now.y0 == Approx(before.y0).margin(0.01));
   CHECK(now.height() / now.width() == Approx(before.height() / before.width()).epsilon(0.002));

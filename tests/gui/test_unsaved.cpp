@@ -193,11 +193,12 @@ TEST_CASE("work that fails aside is told, and the window goes on") {
   o.session().aside([]() -> std::function<void()> { throw std::runtime_error("the tide was out"); });
   o.session().settle();
   CHECK(notice_says(o, QStringLiteral("the tide was out")));
-  o.session().edit([](const Project&, Effort effort) -> std::optional<Project> {
-    if (effort == Effort::at_once) return std::nullopt;
-    throw std::bad_alloc();
-  },
-                   QStringLiteral("Never"));
+  o.session().edit(
+      [](const Project&, Effort effort) -> std::optional<Project> {
+        if (effort == Effort::at_once) return std::nullopt;
+        throw std::bad_alloc();
+      },
+      QStringLiteral("Never"));
   o.session().settle();
   CHECK(notice_says(o, QStringLiteral("memory")));
   CHECK(o.project() == before);

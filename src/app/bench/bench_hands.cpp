@@ -68,10 +68,11 @@ void Bench::pickContour(QPointF at, bool keep) {
   const auto pieces = session_.selectedPieces();
   const auto found = hit(at);
   if (record_ || !found || found->line.empty() || pieces != std::vector<int>{found->piece}) return;
-  session_.editDrawn([piece = found->piece, place = view_.to_mm(at), keep](const Project& project, const Drawing& drawing) {
-    return pick_contour(project, drawing, piece, place, keep);
-  },
-                     keep ? tr("Keep a contour alone") : tr("Drop a contour"));
+  session_.editDrawn(
+      [piece = found->piece, place = view_.to_mm(at), keep](const Project& project, const Drawing& drawing) {
+        return pick_contour(project, drawing, piece, place, keep);
+      },
+      keep ? tr("Keep a contour alone") : tr("Drop a contour"));
 }
 
 void Bench::setPicking(bool on) {
@@ -136,8 +137,8 @@ void Bench::dragSize(QPointF at) {
     if (handle_.across) sizing.width_mm = sx * was.width();
     if (handle_.along) sizing.height_mm = sy * was.height();
   }
-  wanted_ = Box{fixed.x + (was.x0 - fixed.x) * sx, fixed.y + (was.y0 - fixed.y) * sy,
-                fixed.x + (was.x1 - fixed.x) * sx, fixed.y + (was.y1 - fixed.y) * sy};
+  wanted_ = Box{fixed.x + (was.x0 - fixed.x) * sx, fixed.y + (was.y0 - fixed.y) * sy, fixed.x + (was.x1 - fixed.x) * sx,
+                fixed.y + (was.y1 - fixed.y) * sy};
   session_.size(pieces, sizing, dragKey("size-"));
   update();
 }
@@ -151,8 +152,7 @@ void Bench::dragTurn(QPointF at, bool even) {
   };
   turned_ = std::remainder(degrees_at(at) - degrees_at(press_), 360.0);
   if (even) turned_ = std::round(turned_ / 15) * 15;
-  const Affine map =
-      Affine::move(middle.x, middle.y) * Affine::rotate(-turned_) * Affine::move(-middle.x, -middle.y);
+  const Affine map = Affine::move(middle.x, middle.y) * Affine::rotate(-turned_) * Affine::move(-middle.x, -middle.y);
   session_.edit([pieces = session_.selectedPieces(), map](const Project& project,
                                                           Effort) { return place_pieces(project, pieces, map); },
                 tr("Turn"), dragKey("turn-"));

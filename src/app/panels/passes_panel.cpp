@@ -34,8 +34,9 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   };
   force_ =
       setting(tr("force"), tr("Force of this pass"), tr("gf"), 1, 5000, [](Setting& s, double v) { s.force_gf = v; });
-  speed_ = setting(tr("speed"), tr("Speed of this pass"), tr("/s"), 0.5, 1000,
-                   [](Setting& s, double v) { s.speed_mm_s = v; }, Kind::length);
+  speed_ = setting(
+      tr("speed"), tr("Speed of this pass"), tr("/s"), 0.5, 1000, [](Setting& s, double v) { s.speed_mm_s = v; },
+      Kind::length);
   repeats_ = setting(tr("repeats"), tr("Repeats of this pass"), tr("times"), 1, 99,
                      [](Setting& s, double v) { s.repeats = static_cast<int>(v); });
   depth_ =

@@ -130,9 +130,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   turn->setObjectName(QStringLiteral("turnBy"));
   turn_->setObjectName(QStringLiteral("turnField"));
   connect(turn, &QPushButton::clicked, this, [this] {
-    session_.editDrawn([ids = session_.selectedPieces(), by = turn_->value()](const Project& p, const Drawing& d) {
-      return turn_pieces(p, d, ids, by);
-    },
+    session_.editDrawn([ids = session_.selectedPieces(), by = turn_->value()](
+                           const Project& p, const Drawing& d) { return turn_pieces(p, d, ids, by); },
                        tr("Turn"));
   });
 

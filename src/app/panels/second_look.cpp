@@ -99,8 +99,8 @@ void SecondLook::update() {
       button->setObjectName(QStringLiteral("fix-") + qs(finding.code));
       add(button, fix.label.size() > 22);
       connect(button, &QPushButton::clicked, this, [this, finding, fix] {
-        session_.editDrawn(
-            [finding, fix](const Project& p, const Drawing& d) { return apply_fix(p, d, finding, fix); }, qs(fix.label));
+        session_.editDrawn([finding, fix](const Project& p, const Drawing& d) { return apply_fix(p, d, finding, fix); },
+                           qs(fix.label));
       });
     }
     cards_->addWidget(card);

@@ -48,10 +48,10 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
                  &Machine::rated_thickness_mm, 0, 20, 2);
   force_ = field(tr("most force"), tr("Most force the machine gives"), Kind::plain, tr("gf"), &Machine::max_force_gf, 1,
                  5000);
-  travel_ =
-      field(tr("travel speed"), tr("Speed with the tool up"), Kind::length, tr("/s"), &Machine::travel_mm_s, 1, 2000, 0);
-  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::length, tr("/s²"), &Machine::accel_mm_s2,
-                 10, 50000, 0);
+  travel_ = field(tr("travel speed"), tr("Speed with the tool up"), Kind::length, tr("/s"), &Machine::travel_mm_s, 1,
+                  2000, 0);
+  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::length, tr("/s²"), &Machine::accel_mm_s2, 10,
+                 50000, 0);
   lift_ = field(tr("lift or lower"), tr("Time to lift or lower the tool"), Kind::plain, tr("s"), &Machine::lift_s, 0,
                 10, 2);
   swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,

@@ -65,8 +65,9 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   kind_ = text(tr("kind"), "toolKind", &Tool::kind);
   auto number = [&](const QString& label, const char* id, const QString& unit, int decimals, double low, double high,
                     double Tool::*member) {
-    auto* field = new NumberField(tr("Tool: %1").arg(label), unit.isEmpty() ? NumberField::Kind::length : NumberField::Kind::plain,
-                                  editor_, unit, decimals);
+    auto* field =
+        new NumberField(tr("Tool: %1").arg(label),
+                        unit.isEmpty() ? NumberField::Kind::length : NumberField::Kind::plain, editor_, unit, decimals);
     field->setObjectName(QString::fromLatin1(id));
     field->setRange(low, high);
     form->addRow(make_label(label, "quiet", editor_), field);

@@ -101,11 +101,11 @@ void CropFrame::mouseMoveEvent(QMouseEvent* event) {
     const Qt::Edges over = sidesAt(event->position());
     const bool across = over & (Qt::LeftEdge | Qt::RightEdge), along = over & (Qt::TopEdge | Qt::BottomEdge);
     const bool falling = over == (Qt::LeftEdge | Qt::TopEdge) || over == (Qt::RightEdge | Qt::BottomEdge);
-    setCursor(over == kAll        ? Qt::SizeAllCursor
-              : across && along   ? (falling ? Qt::SizeFDiagCursor : Qt::SizeBDiagCursor)
-              : across            ? Qt::SizeHorCursor
-              : along             ? Qt::SizeVerCursor
-                                  : Qt::ArrowCursor);
+    setCursor(over == kAll      ? Qt::SizeAllCursor
+              : across && along ? (falling ? Qt::SizeFDiagCursor : Qt::SizeBDiagCursor)
+              : across          ? Qt::SizeHorCursor
+              : along           ? Qt::SizeVerCursor
+                                : Qt::ArrowCursor);
     return;
   }
   const QPointF by = event->position() - pressed_;

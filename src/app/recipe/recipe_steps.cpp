@@ -260,8 +260,8 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
     if (stop.fill) stop.fill->follow();
     if (stop.crop) {
       const Reading take(*stop.kind, piece.source.values);
-      stop.crop->setCrop({take.number("crop-left"), take.number("crop-top"), take.number("crop-right"),
-                          take.number("crop-bottom")});
+      stop.crop->setCrop(
+          {take.number("crop-left"), take.number("crop-top"), take.number("crop-right"), take.number("crop-bottom")});
     }
     QString figure, detail, trouble;
     const auto found = std::find_if(drawn.outcomes.begin(), drawn.outcomes.end(),

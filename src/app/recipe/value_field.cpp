@@ -145,9 +145,9 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
     default: {
       const bool length = spec.type == ValueType::length;
       const auto unit = unit_of(spec.type);
-      auto* number = new NumberField(qs(spec.label), length ? NumberField::Kind::length : NumberField::Kind::plain,
-                                     parent, length ? QString() : QString::fromUtf8(unit.unit),
-                                     length ? -1 : unit.decimals);
+      auto* number =
+          new NumberField(qs(spec.label), length ? NumberField::Kind::length : NumberField::Kind::plain, parent,
+                          length ? QString() : QString::fromUtf8(unit.unit), length ? -1 : unit.decimals);
       number->setRange(spec.low, spec.high);
       QObject::connect(number, &NumberField::edited, number, [edited, whole = spec.type == ValueType::count](double v) {
         edited(whole ? std::round(v) : v);

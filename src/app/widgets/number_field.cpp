@@ -12,7 +12,12 @@
 namespace dotlane {
 
 NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const QString& unit, int decimals)
-    : QWidget(parent), kind_(kind), unit_text_(unit), decimals_(decimals >= 0 ? decimals : kind == Kind::length ? 1 : 0) {
+    : QWidget(parent),
+      kind_(kind),
+      unit_text_(unit),
+      decimals_(decimals >= 0          ? decimals
+                : kind == Kind::length ? 1
+                                       : 0) {
   edit_ = new QLineEdit(this);
   edit_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
   edit_->setAccessibleName(name);

@@ -348,8 +348,8 @@ class Checker {
         if (note.code == "size-assumed") {
           // The note speaks of the page; here the size of the artwork itself is what the choice is about.
           note.message = "The file states no physical size. At " + rounded_text(piece->piece->source.per_inch, 2) +
-                         " per inch the artwork is " + mm(piece->bounds.width(), 1) + " x " + mm(piece->bounds.height(), 1) +
-                         "; pick the size you know to be right.";
+                         " per inch the artwork is " + mm(piece->bounds.width(), 1) + " x " +
+                         mm(piece->bounds.height(), 1) + "; pick the size you know to be right.";
           for (const double per_inch : {96.0, 90.0, 72.0}) {
             const double s = piece->piece->source.per_inch / per_inch;
             const std::string size = rounded_text(piece->bounds.width() * s, 1) + " x " +

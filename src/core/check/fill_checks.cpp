@@ -83,10 +83,9 @@ std::optional<Fix> better_angle(const Filled& f, double weakest) {
   if (advice.curve.empty()) return std::nullopt;
   const FillTrial& best = advice.curve[advice.best];
   if (best.weakest_share < weakest + 0.05) return std::nullopt;
-  const double turned =
-      Reading(*find_kind(step_kinds(), "fill"), f.step.values).is("angle-from", "mat")
-          ? std::atan2(-f.drawn.to_mat.b, f.drawn.to_mat.a) * 180 / std::numbers::pi
-          : 0;
+  const double turned = Reading(*find_kind(step_kinds(), "fill"), f.step.values).is("angle-from", "mat")
+                            ? std::atan2(-f.drawn.to_mat.b, f.drawn.to_mat.a) * 180 / std::numbers::pi
+                            : 0;
   return f.change("Turn the strokes to " + rounded_text(best.options.angle + turned, 1) + "°",
                   {{"angle", best.options.angle + turned}});
 }

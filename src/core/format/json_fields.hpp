@@ -80,7 +80,8 @@ class Fields {
     const Json* v = find(key);
     if (!v) return;
     if (!v->is_array()) bad(key, "a list is expected");
-    if (v->size() > most) bad(key, "it holds " + std::to_string(v->size()) + " entries; up to " + std::to_string(most) + " are read");
+    if (v->size() > most)
+      bad(key, "it holds " + std::to_string(v->size()) + " entries; up to " + std::to_string(most) + " are read");
     for (std::size_t i = 0; i < v->size(); ++i) each((*v)[i], name_of(key) + "[" + std::to_string(i) + "]");
   }
   [[nodiscard]] Unknown unknown() const {

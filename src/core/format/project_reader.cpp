@@ -195,14 +195,18 @@ Piece read_piece(const Json& json, const std::string& where) {
     }
   }
   std::set<std::string> ids;
-  f.list("lines", [&](const Json& line, const std::string& at) {
-    piece.lines.push_back(read_line(line, at));
-    const Line& read = piece.lines.back();
-    if (!ids.insert(read.id).second) throw BadField{at + ".id", "this id is already taken in the piece"};
-    const Box box = bounds_of(transformed(*read.path, piece.placement));
-    if (!box.empty() && std::max({std::abs(box.x0), std::abs(box.y0), std::abs(box.x1), std::abs(box.y1)}) > kFarthest)
-      throw BadField{at + ".d", kTooFar};
-  }, 1'000'000);
+  f.list(
+      "lines",
+      [&](const Json& line, const std::string& at) {
+        piece.lines.push_back(read_line(line, at));
+        const Line& read = piece.lines.back();
+        if (!ids.insert(read.id).second) throw BadField{at + ".id", "this id is already taken in the piece"};
+        const Box box = bounds_of(transformed(*read.path, piece.placement));
+        if (!box.empty() &&
+            std::max({std::abs(box.x0), std::abs(box.y0), std::abs(box.x1), std::abs(box.y1)}) > kFarthest)
+          throw BadField{at + ".d", kTooFar};
+      },
+      1'000'000);
   piece.unknown = f.unknown();
   return piece;
 }

@@ -53,8 +53,8 @@ std::vector<Tool> preset_tools() {
 
 Tool pen_of(Color ink, double tip_width_mm) {
   const std::string shade = hex(ink);
-  return tool("pen-" + shade.substr(1), "Pen " + rounded_text(tip_width_mm, 2) + ", " + color_name(ink), "pen", {Role::draw},
-              tip_width_mm, 10, 80, 2.0, ink);
+  return tool("pen-" + shade.substr(1), "Pen " + rounded_text(tip_width_mm, 2) + ", " + color_name(ink), "pen",
+              {Role::draw}, tip_width_mm, 10, 80, 2.0, ink);
 }
 
 std::vector<Stock> preset_stocks() {

@@ -64,8 +64,8 @@ Project scale_sources(Project project, const std::vector<int>& ids, double sx, d
       const ValueSpec *w = spec ? spec->find("width") : nullptr, *h = spec ? spec->find("height") : nullptr;
       const Affine before = p.placement * Affine::scale(1 / sx, 1 / sy);
       // Turned pieces can only grow evenly by their own numbers.
-      const bool upright = std::abs(before.a - 1) < 1e-12 && std::abs(before.d - 1) < 1e-12 && before.b == 0 &&
-                           before.c == 0;
+      const bool upright =
+          std::abs(before.a - 1) < 1e-12 && std::abs(before.d - 1) < 1e-12 && before.b == 0 && before.c == 0;
       const bool turned = std::abs(std::hypot(before.a, before.b) - 1) < 1e-9 && std::abs(before.a - before.d) < 1e-9 &&
                           std::abs(before.b + before.c) < 1e-9;
       const bool one_number = p.source.kind == "picture";
@@ -186,8 +186,8 @@ std::optional<Project> size_pieces(const Project& project, const std::vector<int
       best_off = across.off() + down.off();
     }
   }
-  // Whatever the recipes do, the corner named stays where it was; but pieces that others shape are moved no farther than
-  // they grew, as moving them would change their shape again.
+  // Whatever the recipes do, the corner named stays where it was; but pieces that others shape are moved no farther
+  // than they grew, as moving them would change their shape again.
   const bool shaped_by_others = std::any_of(ids.begin(), ids.end(), [&](int id) {
     const auto inputs = depends_on(best, id);
     return std::any_of(inputs.begin(), inputs.end(), [&](int input) { return !contains(ids, input); });

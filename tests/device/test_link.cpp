@@ -5,7 +5,8 @@
 #include "device/sim_cutter_link.hpp"
 #include "device/sim_server.hpp"
 #include "device/wire.hpp"
-#include "driving.hpp"
+#include "fixtures.hpp"
+#include "waiting.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -125,7 +126,7 @@ TEST_CASE("hold, resume, another speed and cancel over the wire") {
 }
 
 TEST_CASE("a long job keeps within the window and arrives whole") {
-  Project project = *load_project(demo().toStdString());
+  Project project = *load_project(DOTLANE_DEMO "/lighthouse-card.dotlane");
   DrawingCache cache;
   Plan plan = derive(project, cache).plan;
   // Many repeats make a stream many times the window.
