@@ -6,10 +6,11 @@ import sys
 src = pathlib.Path(sys.argv[1]) / "src"
 BELOW = {
     "core": {"core"},
+    "words": {"words", "core"},
     "device": {"device", "core"},
-    "render": {"render", "core"},
-    "app": {"app", "render", "device", "core"},
-    "cli": {"cli", "render", "device", "core"},
+    "render": {"render", "words", "core"},
+    "app": {"app", "words", "render", "device", "core"},
+    "cli": {"cli", "words", "render", "device", "core"},
 }
 # Inside the core, the road runs one way as well.
 ROAD = ["geometry", "text", "project", "shape", "layout", "plan", "job", "check", "format"]

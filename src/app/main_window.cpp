@@ -22,6 +22,7 @@
 #include "core/project/edit.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "render/job_export.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -186,7 +187,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
       return;
     }
     if (!piece->source.notes.empty()) {
-      notice_->say(qs(piece->source.notes.front().message), piece->source.notes.front().severity != Severity::info);
+      notice_->say(qs(sentence(piece->source.notes.front(), session_.project().unit)),
+                   piece->source.notes.front().severity != Severity::info);
     } else {
       notice_->say(tr("%1: the roles of its lines were guessed. Confirm them in the recipe or in Second look.")
                        .arg(qs(piece->name)),

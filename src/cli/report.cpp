@@ -4,6 +4,7 @@
 
 #include "core/geometry/measure.hpp"
 #include "core/text_scan.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -34,9 +35,23 @@ Json findings_report(const std::vector<Finding>& findings) {
     Json lines = Json::array();
     for (const auto& ref : f.lines) lines.push_back(ref.piece ? std::to_string(ref.piece) + "/" + ref.line : ref.line);
     Json fixes = Json::array();
-    for (const auto& fix : f.fixes) fixes.push_back(fix.label);
-    out.push_back(
-        {{"code", f.code}, {"severity", word(f.severity)}, {"message", f.message}, {"lines", lines}, {"fixes", fixes}});
+    for (const auto& fix : f.fixes) fixes.push_back(label(fix));
+    Json figures = Json::object();
+    for (const auto& [name, figure] : f.figures) {
+      if (const auto* number = std::get_if<double>(&figure)) {
+        figures[name] = std::round(*number * 1e4) / 1e4;
+      } else {
+        figures[name] = std::get<std::string>(figure);
+      }
+    }
+    Json finding;
+    finding["code"] = f.code;
+    finding["severity"] = word(f.severity);
+    finding["message"] = sentence(f);
+    finding["figures"] = std::move(figures);
+    finding["lines"] = std::move(lines);
+    finding["fixes"] = std::move(fixes);
+    out.push_back(std::move(finding));
   }
   return out;
 }
@@ -179,8 +194,8 @@ std::string findings_text(const std::vector<Finding>& findings) {
   if (findings.empty()) return "Nothing found.\n";
   std::string out;
   for (const auto& f : findings) {
-    out += std::string(word(f.severity)) + " [" + f.code + "] " + f.message + "\n";
-    for (const auto& fix : f.fixes) out += "    can be settled: " + fix.label + "\n";
+    out += std::string(word(f.severity)) + " [" + f.code + "] " + sentence(f) + "\n";
+    for (const auto& fix : f.fixes) out += "    can be settled: " + label(fix) + "\n";
   }
   return out;
 }

@@ -15,6 +15,7 @@
 #include "core/shape/trace.hpp"
 #include "core/text_scan.hpp"
 #include "render/picture_file.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -157,7 +158,7 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
     for (const auto& outcome : drawn->outcomes) {
       removed += outcome.removed_mm2;
       dropped += outcome.dropped;
-      if (!outcome.trouble.empty()) trouble.push_back(outcome.trouble);
+      if (!outcome.trouble.empty()) trouble.push_back(sentence(outcome.trouble));
     }
   }
   auto round4 = [](double v) { return std::round(v * 1e4) / 1e4; };

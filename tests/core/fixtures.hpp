@@ -12,6 +12,7 @@
 #include "core/road.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/sizing.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 

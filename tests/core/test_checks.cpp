@@ -9,7 +9,7 @@ TEST_CASE("a sound project has only its guessed roles to confirm") {
   Derived d = derived(p);
   REQUIRE(d.findings.size() == 1);
   CHECK(d.findings[0].code == "role-guessed");
-  CHECK(d.findings[0].message.find("5 lines were guessed (1 cut, 4 draw)") != std::string::npos);
+  CHECK(sentence(d.findings[0]).find("5 lines were guessed (1 cut, 4 draw)") != std::string::npos);
   p = apply_fix(p, drawn(p), d.findings[0], d.findings[0].fixes.at(0));
   CHECK(derived(p).findings.empty());
 }
@@ -20,7 +20,7 @@ TEST_CASE("open contours set to cut: near ends can be closed, slits are only nam
   const Derived d = derived(p);
   const Finding* open = finding(d, "open-cut");
   REQUIRE(open);
-  CHECK(open->message.find("0.8 mm") != std::string::npos);
+  CHECK(sentence(*open).find("0.8 mm") != std::string::npos);
   REQUIRE(open->fixes.size() == 1);
   CHECK(open->lines == std::vector<LineRef>{{1, "gap"}});
   p = apply_fix(p, drawn(p), *open, open->fixes[0]);
@@ -44,7 +44,7 @@ TEST_CASE("doubled cut lines are measured, whole doubles can be removed, crossin
   CHECK(p.pieces[0]->lines.size() == 3);
   const Derived after = derived(p);
   REQUIRE(finding(after, "doubled-cut"));  // the shared side of a and its neighbour remains
-  CHECK(finding(after, "doubled-cut")->message.find("40 mm") == 0);
+  CHECK(sentence(*finding(after, "doubled-cut")).find("40 mm") == 0);
 }
 
 TEST_CASE("the length of a shared course is right to a sample") {
@@ -67,7 +67,7 @@ TEST_CASE("tools must serve the role and take the stock") {
   d = derived(p);
   const Finding* thick = finding(d, "tool-stock");
   REQUIRE(thick);
-  CHECK(thick->message.find("1.2 mm") != std::string::npos);
+  CHECK(sentence(*thick).find("1.2 mm") != std::string::npos);
   p = apply_fix(p, drawn(p), *thick, thick->fixes.at(0));
   CHECK(p.pieces[0]->lines[0].tool == "deep-blade");
   p.pieces[0].edit([](Piece& piece) { piece.lines[0].tool.clear(); });
@@ -84,8 +84,8 @@ TEST_CASE("stock thicker than the machine's rating is warned of, and the manual 
   const Finding* over = finding(d, "stock-over-rating");
   REQUIRE(over);
   CHECK(over->severity == Severity::warning);
-  CHECK(over->message.find("2.7 mm") != std::string::npos);
-  CHECK(over->message.find("manual") != std::string::npos);
+  CHECK(sentence(*over).find("2.7 mm") != std::string::npos);
+  CHECK(sentence(*over).find("manual") != std::string::npos);
 }
 
 TEST_CASE("force never exceeds what the machine gives") {
@@ -104,7 +104,7 @@ TEST_CASE("art in the border and past its sheet is told apart from art off the m
   p.sheets[0].area = Box::of(10, 10, 100, 100);
   const Derived d = derived(p);
   REQUIRE(finding(d, "off-sheet"));
-  CHECK(finding(d, "off-sheet")->message.find("32 mm") != std::string::npos);
+  CHECK(sentence(*finding(d, "off-sheet")).find("32 mm") != std::string::npos);
 }
 
 TEST_CASE("what is larger than the mat says so instead of offering to move it") {
@@ -114,5 +114,5 @@ TEST_CASE("what is larger than the mat says so instead of offering to move it") 
   const Finding* off = finding(d, "off-mat");
   REQUIRE(off);
   CHECK(off->fixes.empty());
-  CHECK(off->message.find("320 mm x 320 mm") != std::string::npos);
+  CHECK(sentence(*off).find("320 mm x 320 mm") != std::string::npos);
 }

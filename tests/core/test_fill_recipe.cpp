@@ -36,7 +36,7 @@ std::shared_ptr<const FillMade> made_in(const Drawing& d) {
 }
 Text trouble_in(const Drawing& d) {
   Text out;
-  for (const auto& o : d.pieces.at(0)->outcomes) out += o.trouble;
+  for (const auto& o : d.pieces.at(0)->outcomes) out += sentence(o.trouble);
   return out;
 }
 
@@ -273,11 +273,11 @@ TEST_CASE("Second look names the letters that stay empty, and its fix fills them
   Derived d = derived(p);
   const Finding* f = finding(d, "fill-empty");
   REQUIRE(f);
-  INFO(f->message);
-  CHECK((f->message.find("\u201cI\u201d") != Text::npos || f->message.find("\u201cL\u201d") != Text::npos));
-  CHECK(f->message.find("\u201cO\u201d") == Text::npos);
+  INFO(sentence(*f));
+  CHECK((sentence(*f).find("\u201cI\u201d") != Text::npos || sentence(*f).find("\u201cL\u201d") != Text::npos));
+  CHECK(sentence(*f).find("\u201cO\u201d") == Text::npos);
   REQUIRE_FALSE(f->fixes.empty());
-  CHECK(f->fixes.front().label.find("Turn the strokes to ") == 0);
+  CHECK(label(f->fixes.front()).find("Turn the strokes to ") == 0);
   const Project turned = apply_fix(p, d.drawing, *f, f->fixes.front());
   CHECK_FALSE(finding(derived(turned), "fill-empty"));
   // Ink beyond the edge, and the inset that keeps it inside.

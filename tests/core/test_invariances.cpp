@@ -98,7 +98,7 @@ Step step(const char* kind, Values values) {
 /// Findings without their order.
 std::multiset<std::string> said(const Derived& d) {
   std::multiset<std::string> out;
-  for (const auto& f : d.findings) out.insert(f.code + ": " + f.message);
+  for (const auto& f : d.findings) out.insert(f.code + ": " + sentence(f));
   return out;
 }
 

@@ -50,7 +50,7 @@ std::size_t outlines_in(const Path& path) {
 /// How many findings of the code there are, and whether one names these letters.
 std::size_t said(const Derived& d, const std::string& code, const std::string& names = {}) {
   std::size_t n = 0;
-  for (const auto& f : d.findings) n += f.code == code && f.message.find(names) != Text::npos;
+  for (const auto& f : d.findings) n += f.code == code && sentence(f).find(names) != Text::npos;
   return n;
 }
 
@@ -134,7 +134,7 @@ TEST_CASE("on a circle letters stand on it, heads out or in, and can spread all 
     CHECK(dot(a, b) == Approx(0).margin(1e-6));
   }
   Values small = words("A\nB\nC\nD", {{"way", Text("outside")}, {"radius", 20.0}});
-  CHECK(set_lettering(small).trouble.find("circle is too small") != Text::npos);
+  CHECK(sentence(set_lettering(small).trouble).find("circle is too small") != Text::npos);
 }
 
 TEST_CASE("single letters keep their moves when words change elsewhere") {
@@ -188,10 +188,10 @@ TEST_CASE("a size typed anew keeps the look: spacing and moves grow along") {
 }
 
 TEST_CASE("what a typeface does not have is named, not drawn as a box") {
-  std::string trouble;
+  Sayings trouble;
   const auto lines = lettering_lines(words("a\u0436b\u4e16", {{"font", Text("Dancing Script Bold")}}), trouble);
-  CHECK(trouble.find("\u201c\u0436\u201d (U+0436)") != Text::npos);
-  CHECK(trouble.find("U+4E16") != Text::npos);
+  CHECK(sentence(trouble).find("\u201c\u0436\u201d (U+0436)") != Text::npos);
+  CHECK(sentence(trouble).find("U+4E16") != Text::npos);
   trouble.clear();
   const auto plain = lettering_lines(words("ab", {{"font", Text("Dancing Script Bold")}}), trouble);
   CHECK(trouble.empty());
@@ -199,13 +199,14 @@ TEST_CASE("what a typeface does not have is named, not drawn as a box") {
   // A typeface that is not here: a shipped one stands in, and it says so.
   const Lettering other = set_lettering(words("ab", {{"font", Text("Nowhere Grotesk")}}));
   CHECK(other.substituted);
-  CHECK(other.trouble.find("Nowhere Grotesk") != Text::npos);
+  CHECK(sentence(other.trouble).find("Nowhere Grotesk") != Text::npos);
   CHECK(other.letters.size() == 2);
   const Lettering form = set_lettering(words("ab", {{"letterforms", Text("1=no.such")}}));
-  CHECK(form.trouble.find("no.such") != Text::npos);
-  CHECK(set_lettering(words("ab", {{"features", Text("no feature at all")}})).trouble.find("no feature") != Text::npos);
+  CHECK(sentence(form.trouble).find("no.such") != Text::npos);
+  CHECK(sentence(set_lettering(words("ab", {{"features", Text("no feature at all")}})).trouble).find("no feature") !=
+        Text::npos);
   // Nothing typed: nothing there, and no fault.
-  std::string none;
+  Sayings none;
   CHECK(lettering_lines(words(""), none).empty());
   CHECK(none.empty());
 }
@@ -291,7 +292,7 @@ TEST_CASE("set too loose: the pairs that do not touch are named, and each fix an
     const Derived now = derived(mended);
     const Finding* f = finding(now, "letters-apart");
     REQUIRE(f);
-    CHECK(f->fixes.front().label.find("Tighten") == 0);
+    CHECK(label(f->fixes.front()).find("Tighten") == 0);
     mended = apply_fix(mended, now.drawing, *f, f->fixes.front());
   }
   CHECK(said(derived(mended), "letters-apart") == 0);
@@ -300,7 +301,7 @@ TEST_CASE("set too loose: the pairs that do not touch are named, and each fix an
   // All at once.
   const Finding* f = finding(d, "letters-apart");
   const Project closed = apply_fix(p, d.drawing, *f, f->fixes.back());
-  CHECK(f->fixes.back().label == "Close up all letters");
+  CHECK(label(f->fixes.back()) == "Close up all letters");
   CHECK(said(derived(closed), "letters-apart") == 0);
   CHECK(outlines_in(only_path(drawn(closed))) == 1);
 }
@@ -313,8 +314,8 @@ TEST_CASE("set too tight: the counter that closes is named, and the fix opens it
   const Finding* f = finding(d, "counter-closed");
   REQUIRE(f);
   CHECK(said(d, "counter-closed") == 1);
-  CHECK(f->message.find("the counter of \u201co\u201d is cut down to 1.89 mm²") != Text::npos);
-  CHECK(f->fixes.front().label.find("Loosen ") == 0);
+  CHECK(sentence(*f).find("the counter of \u201co\u201d is cut down to 1.89 mm²") != Text::npos);
+  CHECK(label(f->fixes.front()).find("Loosen ") == 0);
   p = apply_fix(p, d.drawing, *f, f->fixes.front());
   d = derived(p);
   CHECK(said(d, "counter-closed") == 0);
@@ -420,7 +421,7 @@ TEST_CASE("letters as middle lines keep to the middle of their strokes") {
   const Values outline = words("lamp", {{"font", Text("Comfortaa Bold")}, {"size", 40.0}});
   Values middle = outline;
   middle["strokes"] = Text("centre");
-  std::string trouble;
+  Sayings trouble;
   const auto lines = lettering_lines(middle, trouble);
   REQUIRE(lines.size() == 1);
   CHECK(lines[0].id == "strokes");

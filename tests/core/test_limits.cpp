@@ -62,9 +62,9 @@ TEST_CASE("a step whose kernel gives up says so and leaves the lines as they wer
   const Drawing d = drawn(p);
   REQUIRE(only(d).outcomes.size() >= 1);
   const StepOutcome& outcome = only(d).outcomes.back();
-  INFO(outcome.trouble);
-  CHECK(outcome.trouble.find("4,000 rings") != std::string::npos);
-  CHECK(outcome.trouble.find("left as they were") != std::string::npos);
+  INFO(sentence(outcome.trouble));
+  CHECK(sentence(outcome.trouble).find("4,000 rings") != std::string::npos);
+  CHECK(sentence(outcome.trouble).find("left as they were") != std::string::npos);
   REQUIRE(only(d).piece->lines.size() == 1);
   CHECK(bounds_of(*only(d).piece->lines.front().path).width() == Approx(280));
   // Findings name it, and the job still holds the line.

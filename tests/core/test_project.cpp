@@ -146,7 +146,7 @@ TEST_CASE("art off the mat is brought on by one edit") {
   const Finding* off = finding(d, "off-mat");
   REQUIRE(off);
   CHECK(off->severity == Severity::error);
-  CHECK(off->message.find("80 mm past the mat") != std::string::npos);
+  CHECK(sentence(*off).find("80 mm past the mat") != std::string::npos);
   REQUIRE(off->fixes.size() == 1);
   p = apply_fix(p, drawn(p), *off, off->fixes[0]);
   CHECK(p.machine.usable_area().grown(1e-6).contains(bounds_of_piece(p, p.pieces[0]->id)));

@@ -97,7 +97,7 @@ TEST_CASE("an offset can keep, draw or replace its original, and comes in series
   CHECK(bounds_of(*lines_of(d, 1)[3].path).width() == Approx(60 - 2 * (4 + 2 * 2)));
   // Too far in, nothing is left, and the step says so.
   const Drawing none = drawn(with_step(base, 1, "offset", {{"side", std::string("in")}, {"by", 25.0}}));
-  CHECK(last_outcome(none, 1).trouble.find("narrower") != std::string::npos);
+  CHECK(sentence(last_outcome(none, 1).trouble).find("narrower") != std::string::npos);
 }
 
 TEST_CASE("an offset of an open line is the band around it") {
@@ -161,11 +161,11 @@ TEST_CASE("a piece shapes another, follows it, and cannot be shaped by it in tur
       });
   }
   const Drawing d = drawn(p);
-  std::string trouble;
+  Sayings trouble;
   for (const auto& piece : d.pieces) {
-    for (const auto& o : piece->outcomes) trouble += o.trouble;
+    for (const auto& o : piece->outcomes) trouble.insert(trouble.end(), o.trouble.begin(), o.trouble.end());
   }
-  CHECK(trouble.find("depends on this one") != std::string::npos);
+  CHECK(sentence(trouble).find("depends on this one") != std::string::npos);
 }
 
 TEST_CASE("a chain of thousands of pieces, and a web of them, are worked out all the same") {
@@ -206,7 +206,7 @@ TEST_CASE("removing what shapes others freezes them or leaves them without") {
   CHECK(find_piece(frozen, 1)->plain());
   const Project bare = remove_with_users(p, drawn(p), {2}, false);
   CHECK(area_of_piece(bare, 1) == Approx(1600));
-  CHECK(last_outcome(drawn(bare), 1).trouble.find("gone") != std::string::npos);
+  CHECK(sentence(last_outcome(drawn(bare), 1).trouble).find("gone") != std::string::npos);
 }
 
 TEST_CASE("roles of made lines are kept by what they come from") {
@@ -484,7 +484,7 @@ TEST_CASE("placing steps do what they say") {
   CHECK(lines_of(drawn(with_step(base, 1, "repeat", {{"way", std::string("around")}, {"count", 8.0}})), 1).size() == 8);
   const Drawing many =
       drawn(with_step(with_step(base, 1, "repeat", {{"count", 200.0}}), 1, "repeat", {{"count", 200.0}}));
-  CHECK(last_outcome(many, 1).trouble.find("20,000") != std::string::npos);
+  CHECK(sentence(last_outcome(many, 1).trouble).find("20,000") != std::string::npos);
   // To fit another piece.
   const Project fit = with_step(two_squares(), 1, "scale",
                                 {{"to", std::string("fit")}, {"with", std::vector<double>{2}}, {"margin", 5.0}});
@@ -527,7 +527,7 @@ TEST_CASE("a step of a newer version is kept and passed over") {
   const auto p = project_from_json(text, "newer.dotlane");
   if (!p) FAIL(p.error().line());
   const Drawing d = drawn(*p);
-  CHECK(last_outcome(d, 1).trouble.find("emboss") != std::string::npos);
+  CHECK(sentence(last_outcome(d, 1).trouble).find("emboss") != std::string::npos);
   CHECK(bounds_of_piece(*p, 1).width() == Approx(40));
   CHECK(to_json(*p).find("emboss") != std::string::npos);
 }

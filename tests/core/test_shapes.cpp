@@ -19,12 +19,12 @@ namespace {
 constexpr double kPi = 3.14159265358979323846;
 
 std::vector<Line> made(const std::string& kind, const Values& values = {}) {
-  std::string trouble;
+  Sayings trouble;
   Source source;
   source.kind = kind;
   source.values = values;
   auto out = source_lines(source, trouble);
-  INFO(kind << ": " << trouble);
+  INFO(kind << ": " << sentence(trouble));
   CHECK(trouble.empty());
   return out;
 }
@@ -127,7 +127,7 @@ TEST_CASE("a folding card unfolds to its panels, with the fold asked for") {
 }
 
 TEST_CASE("a shaped card says how long it is joined, and warns when that is too short") {
-  std::string trouble;
+  Sayings trouble;
   auto lines =
       ready_shape("shaped-card",
                   {{"outline", std::string("ellipse")}, {"width", 90.0}, {"height", 60.0}, {"overlap", 10.0}}, trouble);
@@ -139,7 +139,7 @@ TEST_CASE("a shaped card says how long it is joined, and warns when that is too 
   (void)ready_shape("shaped-card",
                     {{"outline", std::string("ellipse")}, {"width", 90.0}, {"height", 60.0}, {"overlap", 0.3}},
                     trouble);
-  CHECK(trouble.find("joined over") != std::string::npos);
+  CHECK(sentence(trouble).find("joined over") != std::string::npos);
   trouble.clear();
   (void)ready_shape("shaped-card", {{"outline", std::string("star")}, {"overlap", 0.0}}, trouble);
   CHECK_FALSE(trouble.empty());
@@ -156,9 +156,9 @@ TEST_CASE("badges come in their sizes, and text is kept in the visible face") {
     CHECK(find(lines, "face")->role == Role::guide);
     CHECK(badge_face(values).clear_radius == Approx(size.first / 2 - 2));
   }
-  std::string trouble;
+  Sayings trouble;
   (void)ready_shape("badge", {{"size", std::string("own")}, {"visible", 50.0}, {"cut", 45.0}}, trouble);
-  CHECK(trouble.find("larger") != std::string::npos);
+  CHECK(sentence(trouble).find("larger") != std::string::npos);
 }
 
 TEST_CASE("what is drawn on a badge must keep clear of its rim") {
@@ -178,7 +178,7 @@ TEST_CASE("what is drawn on a badge must keep clear of its rim") {
   const Derived d = derived(with_line(28.5));
   const Finding* rim = finding(d, "badge-rim");
   REQUIRE(rim);
-  CHECK(rim->message.find("1.5 mm") != std::string::npos);
+  CHECK(sentence(*rim).find("1.5 mm") != std::string::npos);
   CHECK(rim->lines == std::vector<LineRef>{{2, "word"}});
   CHECK_FALSE(finding(derived(with_line(60)), "badge-rim"));  // that is no part of the badge
 }
@@ -189,9 +189,9 @@ TEST_CASE("labels, tags, envelopes and boxes come out at their sizes") {
   REQUIRE(bordered.size() == 2);
   CHECK(bordered[1].role == Role::draw);
   CHECK(bounds_of(*bordered[1].path).width() == Approx(90 - 8).margin(0.05));
-  std::string trouble;
+  Sayings trouble;
   (void)ready_shape("tag", {{"hole", 8.0}, {"hole-from-end", 5.0}}, trouble);
-  CHECK(trouble.find("above the hole") != std::string::npos);
+  CHECK(sentence(trouble).find("above the hole") != std::string::npos);
   // A tray's blank is its floor and four walls and four tabs; its floor lies inside four folds.
   const auto tray = made("box", {{"length", 80.0}, {"width", 60.0}, {"depth", 30.0}});
   CHECK(bounds_of(tray).width() == Approx(140));
@@ -211,7 +211,7 @@ TEST_CASE("tracing finds the size and the place of what is in the picture") {
   const Picture disc = picture(400, 400, [](int x, int y) {
     return std::hypot(x - 199.5, y - 149.5) < 100 ? Color{20, 20, 20} : Color{250, 250, 250};
   });
-  std::string trouble;
+  Sayings trouble;
   const auto layers = trace(disc, {{"width", 80.0}}, trouble);
   REQUIRE(layers.size() == 1);
   CHECK(enclosed_area_of(layers[0].path) == Approx(kPi * 400).epsilon(0.005));
@@ -226,9 +226,9 @@ TEST_CASE("tracing finds the size and the place of what is in the picture") {
   CHECK(enclosed_area_of(cropped.at(0).path) == Approx(4 * kPi * 400).epsilon(0.02));
   CHECK(trouble.empty());
   (void)trace(disc, {{"threshold", 0.0}}, trouble);
-  CHECK(trouble.find("another threshold") != std::string::npos);
+  CHECK(sentence(trouble).find("another threshold") != std::string::npos);
   (void)trace({}, {}, trouble);
-  CHECK(trouble.find("no picture") != std::string::npos);
+  CHECK(sentence(trouble).find("no picture") != std::string::npos);
 }
 
 TEST_CASE("specks are dropped and the smallest bit is told") {
@@ -236,7 +236,7 @@ TEST_CASE("specks are dropped and the smallest bit is told") {
     const bool square = x >= 50 && x < 150 && y >= 50 && y < 150, speck = x % 40 == 5 && y == 10;
     return square || speck ? Color{0, 0, 0} : Color{255, 255, 255};
   });
-  std::string trouble;
+  Sayings trouble;
   CHECK(trace(specks, {{"width", 100.0}, {"despeckle", 0.0}}, trouble).at(0).path.contours.size() == 6);
   CHECK(trace(specks, {{"width", 100.0}, {"despeckle", 4.0}}, trouble).at(0).path.contours.size() == 1);
   CHECK(smallest_bit(traced_lines(specks, {{"width", 100.0}, {"despeckle", 0.0}}, trouble)) < 1);
@@ -246,7 +246,7 @@ TEST_CASE("several colours come as layers that stack or lie side by side") {
   const Picture stripes = picture(300, 100, [](int x, int) {
     return x < 100 ? Color{240, 220, 60} : x < 200 ? Color{200, 40, 40} : Color{30, 40, 90};
   });
-  std::string trouble;
+  Sayings trouble;
   const Values abut{
       {"width", 90.0}, {"colors", std::string("several")}, {"layers", 3.0}, {"meet", std::string("abut")}};
   const auto side = trace(stripes, abut, trouble);
@@ -314,7 +314,7 @@ TEST_CASE("small bits, slivers and blunted points are found, with a fix that set
   Derived d = derived(p);
   const Finding* tiny = finding(d, "tiny-bits");
   REQUIRE(tiny);
-  CHECK(tiny->message.find("1 mm²") != std::string::npos);
+  CHECK(sentence(*tiny).find("1 mm²") != std::string::npos);
   REQUIRE(finding(d, "slivers"));
   CHECK(finding(d, "slivers")->lines == std::vector<LineRef>{{1, "thin"}});
   p = apply_fix(p, d.drawing, *tiny, tiny->fixes.at(0));

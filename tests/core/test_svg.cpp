@@ -43,8 +43,8 @@ TEST_CASE("a file without physical size is assumed at 96 per inch and offers 90 
   CHECK(art.width_mm == Approx(127));
   CHECK(art.height_mm == Approx(101.6));
   REQUIRE(noted(art, "size-assumed"));
-  CHECK(art.notes.front().message.find("135.5 x 108.4 mm") != std::string::npos);  // at 90
-  CHECK(art.notes.front().message.find("169.3 x 135.5 mm") != std::string::npos);  // at 72
+  CHECK(sentence(art.notes.front()).find("135.5 mm x 108.4 mm") != std::string::npos);  // at 90
+  CHECK(sentence(art.notes.front()).find("169.3 mm x 135.5 mm") != std::string::npos);  // at 72
   SvgOptions at_72;
   at_72.assumed_per_inch = 72;
   CHECK(art_of("08_no_size.svg", at_72).width_mm == Approx(480 / 72.0 * 25.4));

@@ -21,6 +21,7 @@
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
 #include "waiting.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 

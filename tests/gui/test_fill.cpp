@@ -351,7 +351,7 @@ TEST_CASE("the tag of the demo: dense engraving four times over, a clear one mir
   Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
   const Derived& d = o.session().derived();
   for (const auto& f : d.findings) {
-    INFO(f.message);
+    INFO(sentence(f));
     CHECK(f.severity == Severity::info);
   }
   REQUIRE_FALSE(d.plan.passes.empty());

@@ -397,7 +397,7 @@ TEST_CASE("the sign of the demo is lettering that stays to be typed in, also aft
   again.session().settle();
   const auto& findings = again.session().derived().findings;
   CHECK(std::any_of(findings.begin(), findings.end(), [](const Finding& f) {
-    return f.code == "recipe-trouble" && f.message.find("Nowhere Script") != std::string::npos;
+    return f.code == "recipe-trouble" && sentence(f).find("Nowhere Script") != std::string::npos;
   }));
   CHECK(std::get<std::string>(again.piece("Pier").source.values.at("font")) == "Nowhere Script");
 }

@@ -7,6 +7,7 @@
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/check/checks.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -49,9 +50,11 @@ SecondLook::SecondLook(Session& session, QWidget* parent) : Panel(tr("Second loo
 
 void SecondLook::update() {
   const auto& findings = session_.derived().findings;
-  if (findings == shown_ && filled_) return;
+  const LengthUnit unit = session_.project().unit;
+  if (findings == shown_ && filled_ && unit == unit_) return;
   filled_ = true;
   shown_ = findings;
+  unit_ = unit;
   clear(cards_);
   setSubject(findings.empty() ? tr("all clear") : counted(findings.size(), tr("finding"), tr("findings")));
   if (findings.empty()) {
@@ -74,7 +77,7 @@ void SecondLook::update() {
                          : finding.severity == Severity::warning ? tr("Look here")
                                                                  : tr("Good to know");
     box->addWidget(make_label(word, "name", card));
-    auto* text = make_label(qs(finding.message), "body", card);
+    auto* text = make_label(qs(sentence(finding, unit)), "body", card);
     text->setTextInteractionFlags(Qt::TextSelectableByMouse);
     box->addWidget(text);
     // Long fixes get a row each, short ones share it with "show me".
@@ -95,12 +98,13 @@ void SecondLook::update() {
       connect(show, &QPushButton::clicked, this, [this, lines = finding.lines] { emit showLines(lines); });
     }
     for (const auto& fix : finding.fixes) {
-      auto* button = new QPushButton(qs(fix.label), card);
+      const QString words = qs(label(fix, unit));
+      auto* button = new QPushButton(words, card);
       button->setObjectName(QStringLiteral("fix-") + qs(finding.code));
-      add(button, fix.label.size() > 22);
-      connect(button, &QPushButton::clicked, this, [this, finding, fix] {
+      add(button, words.size() > 22);
+      connect(button, &QPushButton::clicked, this, [this, finding, fix, words] {
         session_.editDrawn([finding, fix](const Project& p, const Drawing& d) { return apply_fix(p, d, finding, fix); },
-                           qs(fix.label));
+                           words);
       });
     }
     cards_->addWidget(card);

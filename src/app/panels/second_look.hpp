@@ -21,6 +21,7 @@ class SecondLook : public Panel {
   Session& session_;
   std::vector<Finding> shown_;
   bool filled_ = false;
+  LengthUnit unit_ = LengthUnit::mm;  // that the cards are told in
   QVBoxLayout* cards_;
   NumberField *tiny_, *sliver_;
 };

@@ -14,6 +14,7 @@
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/trace.hpp"
 #include "render/role_style.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -271,7 +272,7 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
     } else if (found != drawn.outcomes.end()) {
       figure = figure_of(*found, unit);
       detail = detail_of(*found);
-      trouble = qs(found->trouble);
+      trouble = qs(sentence(found->trouble, unit));
     } else if (stop.step == 0) {
       // A plain piece has no outcomes: its lines are the source's.
       StepOutcome own;

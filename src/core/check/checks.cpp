@@ -7,7 +7,6 @@
 #include "core/check/doubled.hpp"
 #include "core/check/fill_checks.hpp"
 #include "core/check/lettering_checks.hpp"
-#include "core/check/phrase.hpp"
 #include "core/check/shape_checks.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
@@ -19,6 +18,8 @@ namespace {
 
 /// Gaps up to this many mm are offered for closing (common practice, no published source).
 constexpr double kClosable = 2.0;
+
+double counted(const std::vector<LineRef>& lines) { return static_cast<double>(lines.size()); }
 
 class Checker {
  public:
@@ -50,8 +51,10 @@ class Checker {
   const Plan& plan_;
   std::vector<Finding> out_;
 
-  Finding& add(std::string code, Severity severity, std::string message, std::vector<LineRef> lines = {}) {
-    return out_.emplace_back(Finding{std::move(code), severity, std::move(message), std::move(lines), {}});
+  Finding& add(std::string code, Severity severity, Figures figures, std::vector<LineRef> lines = {},
+               std::string form = {}) {
+    return out_.emplace_back(
+        Finding{std::move(code), severity, std::move(figures), std::move(lines), {}, std::move(form)});
   }
 
   template <class Visit>
@@ -67,14 +70,12 @@ class Checker {
   }
 
   void places() {
-    constexpr double kSlack = 0.1;  // mm: less is nobody's fault, and would be told as "0 mm"
+    constexpr double kSlack = 0.1;  // mm: less is nobody's fault
     const Box mat = project_.machine.mat_area(), usable = project_.machine.usable_area();
     for (const auto& sheet : project_.sheets) {
       const Stock* stock = find_stock(project_, sheet.stock);
       if (stock && beyond(sheet.area, mat) > kSlack) {
-        add("sheet-off-mat", Severity::warning,
-            stock->name + ": the sheet reaches " + mm(beyond(sheet.area, mat), 1) +
-                " past the mat; move it or make it smaller.");
+        add("sheet-off-mat", Severity::warning, {{"stock", stock->name}, {"past", beyond(sheet.area, mat)}});
       }
     }
     for (const auto& piece : drawing_.pieces) {
@@ -101,28 +102,25 @@ class Checker {
       const bool fits = run.width() <= usable.width() && run.height() <= usable.height();
       auto offer = [&](Finding& finding) {
         if (fits)
-          finding.fixes.push_back({Fix::Kind::bring_onto_mat, "Bring onto the mat", "", 0, {{piece->piece->id, ""}}});
+          finding.fixes.push_back({Fix::Kind::bring_onto_mat, {"fix-onto-mat"}, "", 0, {{piece->piece->id, ""}}});
       };
-      const std::string size = mm(run.width(), 1) + " x " + mm(run.height(), 1);
-      const std::string room = mm(usable.width(), 1) + " x " + mm(usable.height(), 1);
+      const Figures figures{{"piece", piece->piece->name},
+                            {"width", run.width()},
+                            {"height", run.height()},
+                            {"room-width", usable.width()},
+                            {"room-height", usable.height()}};
+      auto past = [&](double by) {
+        Figures out = figures;
+        out["past"] = by;
+        return out;
+      };
+      const std::string form = fits ? "" : "too-large";
       if (!off_mat.empty()) {
-        offer(add("off-mat", Severity::error,
-                  piece->piece->name + " reaches " + mm(beyond(run, mat), 1) + " past the mat" +
-                      (fits ? "; bring it onto the mat."
-                            : ": it is " + size + " and the mat takes " + room + "; make it smaller or split it."),
-                  off_mat));
+        offer(add("off-mat", Severity::error, past(beyond(run, mat)), off_mat, form));
       } else if (!off_usable.empty()) {
-        offer(add("off-usable", Severity::warning,
-                  piece->piece->name + " reaches " + mm(beyond(run, usable), 1) +
-                      " into the border that the rollers need" +
-                      (fits ? "; move it inward." : ": it is " + size + " and the usable area is " + room + "."),
-                  off_usable));
+        offer(add("off-usable", Severity::warning, past(beyond(run, usable)), off_usable, form));
       }
-      if (off_mat.empty() && !off_sheet.empty()) {
-        add("off-sheet", Severity::warning,
-            piece->piece->name + " reaches " + mm(past_sheet, 1) + " past its sheet; move it or use a larger sheet.",
-            off_sheet);
-      }
+      if (off_mat.empty() && !off_sheet.empty()) add("off-sheet", Severity::warning, past(past_sheet), off_sheet);
     }
   }
 
@@ -149,19 +147,15 @@ class Checker {
       const Tool* tool = find_tool(project_, better);
       const Stock* material = find_stock(project_, stock);
       if (tool && (!material || material->thickness_mm <= tool->thickest_mm)) {
-        finding.fixes.push_back({Fix::Kind::use_tool, "Use " + tool->name, better, 0, {}});
+        finding.fixes.push_back({Fix::Kind::use_tool, {"fix-use-tool", {{"tool", tool->name}}}, better, 0, {}});
       }
     };
-    if (!missing.empty()) {
-      add("tool-missing", Severity::error,
-          count(missing.size(), "line has", "lines have") +
-              " no tool and would be left out; choose one or add it to the rack.",
-          missing);
-    }
+    if (!missing.empty()) add("tool-missing", Severity::error, {{"lines", counted(missing)}}, missing);
     for (const auto& [key, lines] : wrong) {
       auto& finding = add("tool-role", Severity::error,
-                          find_tool(project_, key.first)->name + " cannot " + std::string(word(key.second)) + ", and " +
-                              count(lines.size(), "line wants", "lines want") + " it to; choose a tool that can.",
+                          {{"tool", find_tool(project_, key.first)->name},
+                           {"role", std::string(word(key.second))},
+                           {"lines", counted(lines)}},
                           lines);
       const Piece* piece = find_piece(project_, lines.front().piece);
       if (key.second != Role::draw) offer(finding, key.second, piece ? piece->stock : "");
@@ -169,10 +163,10 @@ class Checker {
     for (const auto& [key, lines] : thick) {
       const Tool* tool = find_tool(project_, key.first);
       const Stock* stock = find_stock(project_, key.second);
-      auto& finding = add("tool-stock", Severity::warning,
-                          stock->name + " is " + mm(stock->thickness_mm, 2) + " thick and " + tool->name +
-                              " is meant for " + mm(tool->thickest_mm, 2) + " at most; use a tool for thicker stock.",
-                          lines);
+      auto& finding = add(
+          "tool-stock", Severity::warning,
+          {{"stock", stock->name}, {"thick", stock->thickness_mm}, {"tool", tool->name}, {"most", tool->thickest_mm}},
+          lines);
       const DrawnPiece* piece = find_drawn(drawing_, lines.front().piece);
       for (const auto& line : piece->piece->lines) {
         if (line.id == lines.front().line) offer(finding, line.role, stock->id);
@@ -187,8 +181,7 @@ class Checker {
       if (!stock || placed.parts.empty()) continue;
       if (stock->thickness_mm > m.rated_thickness_mm) {
         add("stock-over-rating", Severity::warning,
-            stock->name + " is " + mm(stock->thickness_mm, 2) + " thick; the machine is rated for " +
-                mm(m.rated_thickness_mm, 2) + ". Do not go past the rating: see the machine's manual.");
+            {{"stock", stock->name}, {"thick", stock->thickness_mm}, {"most", m.rated_thickness_mm}});
       }
       std::set<Role> used;
       for (const auto& part : placed.parts) {
@@ -198,8 +191,7 @@ class Checker {
         const double force = setting_for(*stock, role).force_gf;
         if (runs(role) && force > m.max_force_gf) {
           add("force-over-rating", Severity::warning,
-              stock->name + " asks for " + rounded_text(force, 0) + " gf to " + std::string(word(role)) +
-                  "; the machine gives " + rounded_text(m.max_force_gf, 0) + " gf at most and the plan keeps to that.");
+              {{"stock", stock->name}, {"force", force}, {"role", std::string(word(role))}, {"most", m.max_force_gf}});
         }
       }
     }
@@ -221,25 +213,17 @@ class Checker {
       if (any) (near ? closable : open).push_back({piece.piece->id, line.id});
     });
     if (!closable.empty()) {
-      auto& finding = add("open-cut", Severity::warning,
-                          count(closable.size(), "cut line does", "cut lines do") + " not close; the widest gap is " +
-                              mm(widest, 2) + ", so the part would hang on. Close the gap.",
-                          closable);
+      auto& finding = add("open-cut", Severity::warning, {{"lines", counted(closable)}, {"gap", widest}}, closable);
       // A recipe closes gaps by a step; a piece with lines of its own has them closed for good.
       const bool made = std::any_of(closable.begin(), closable.end(), [&](const LineRef& ref) {
         const Piece* piece = find_piece(project_, ref.piece);
         return piece && !piece->plain();
       });
-      Fix fix{made ? Fix::Kind::add_step : Fix::Kind::close_ends, "Close the gaps", "", kClosable, {}};
+      Fix fix{made ? Fix::Kind::add_step : Fix::Kind::close_ends, {"fix-close-gaps"}, "", kClosable, {}};
       if (made) fix.step = Step{0, "close-gaps", true, {{"under", widest + 0.01}}, {}, {}};
       finding.fixes.push_back(std::move(fix));
     }
-    if (!open.empty()) {
-      add("open-cut", Severity::warning,
-          count(open.size(), "open line is", "open lines are") +
-              " set to cut and will only make a slit; should it be drawn or scored?",
-          open);
-    }
+    if (!open.empty()) add("open-cut", Severity::warning, {{"lines", counted(open)}}, open, "slit");
   }
 
   void doubled_cuts() {
@@ -270,12 +254,8 @@ class Checker {
         if (!(owner[pair.first] == owner[pair.second])) covered[owner[pair.second]] += pair.length_mm;
       }
       if (lines.empty()) continue;
-      auto& finding = add("doubled-cut", Severity::warning,
-                          mm(total, 1) +
-                              " of cut lines lie on each other; the blade would go there twice and tear the edge. "
-                              "Remove the double.",
-                          lines);
-      Fix fix{Fix::Kind::remove_lines, "Remove the doubles", "", 0, {}};
+      auto& finding = add("doubled-cut", Severity::warning, {{"length", total}}, lines);
+      Fix fix{Fix::Kind::remove_lines, {"fix-remove-doubles"}, "", 0, {}};
       for (const auto& [ref, mm_covered] : covered) {
         if (mm_covered > 0.98 * length[ref]) fix.on.push_back(ref);
       }
@@ -290,15 +270,14 @@ class Checker {
       for (std::size_t j = i + 1; j < plan_.passes.size(); ++j) {
         const Pass& later = plan_.passes[j];
         if (later.sheet != cut.sheet || later.load != cut.load || later.role == Role::cut) continue;
-        auto& finding = add("cut-before", Severity::warning,
-                            "Pass " + std::to_string(cut.index) + " cuts before pass " + std::to_string(later.index) +
-                                " (" + std::string(word(later.role)) +
-                                "), which must land in register; a part cut loose can shift. Cut last.");
+        auto& finding =
+            add("cut-before", Severity::warning,
+                {{"cut", 1.0 * cut.index}, {"later", 1.0 * later.index}, {"role", std::string(word(later.role))}});
         for (const auto& stroke : cut.strokes) {
           const LineRef ref{stroke.piece, find_drawn(drawing_, stroke.piece)->piece->lines[stroke.line].id};
           if (finding.lines.empty() || !(finding.lines.back() == ref)) finding.lines.push_back(ref);
         }
-        finding.fixes.push_back({Fix::Kind::restore_order, "Cut last", "", 0, {}});
+        finding.fixes.push_back({Fix::Kind::restore_order, {"fix-cut-last"}, "", 0, {}});
         return;
       }
     }
@@ -319,17 +298,11 @@ class Checker {
         if (step.on && step.kind == "mirror" && !take.flag("keep")) turned_over = !turned_over;
       }
       if (turned_over == plan_.mirrored) {
-        auto& f = add(
-            turned_over ? "mirrored-twice" : "clear-not-mirrored", turned_over ? Severity::warning : Severity::info,
-            turned_over ? piece->name +
-                              " is mirrored in its recipe and once more with the job: it comes out as drawn. "
-                              "Mirror exactly once."
-                        : piece->name + " is engraved on " + stock->name +
-                              ", which is clear. Read through the blank, from the other side, it comes out the wrong "
-                              "way round; mirror it once for that.",
-            {{piece->id, ""}});
+        auto& f =
+            add(turned_over ? "mirrored-twice" : "clear-not-mirrored", turned_over ? Severity::warning : Severity::info,
+                {{"piece", piece->name}, {"stock", stock->name}}, {{piece->id, ""}});
         if (!turned_over) {
-          Fix fix{Fix::Kind::add_step, "Mirror the piece", "", 0, {}, {}};
+          Fix fix{Fix::Kind::add_step, {"fix-mirror"}, "", 0, {}, {}};
           fix.step.kind = "mirror";
           f.fixes.push_back(std::move(fix));
         }
@@ -338,30 +311,28 @@ class Checker {
   }
 
   void notes() {
-    if (plan_.mirrored) {
-      add("mirrored", Severity::info,
-          "The job is mirrored here, once; leave the mirror switch of the machine off, or it comes out the right way "
-          "round again.");
-    }
+    if (plan_.mirrored) add("mirrored", Severity::info, {});
     for (const auto& piece : drawing_.pieces) {
       for (Finding note : piece->piece->source.notes) {
         if (note.code == "size-assumed") {
           // The note speaks of the page; here the size of the artwork itself is what the choice is about.
-          note.message = "The file states no physical size. At " + rounded_text(piece->piece->source.per_inch, 2) +
-                         " per inch the artwork is " + mm(piece->bounds.width(), 1) + " x " +
-                         mm(piece->bounds.height(), 1) + "; pick the size you know to be right.";
+          note.form = "artwork";
+          note.figures = {{"per-inch", piece->piece->source.per_inch},
+                          {"width", piece->bounds.width()},
+                          {"height", piece->bounds.height()}};
           for (const double per_inch : {96.0, 90.0, 72.0}) {
             const double s = piece->piece->source.per_inch / per_inch;
-            const std::string size = rounded_text(piece->bounds.width() * s, 1) + " x " +
-                                     rounded_text(piece->bounds.height() * s, 1) + " mm";
             note.fixes.push_back({Fix::Kind::set_per_inch,
-                                  rounded_text(per_inch, 0) + " per inch: " + size,
+                                  {"fix-per-inch",
+                                   {{"per-inch", per_inch},
+                                    {"width", piece->bounds.width() * s},
+                                    {"height", piece->bounds.height() * s}}},
                                   "",
                                   per_inch,
                                   {{piece->piece->id, ""}}});
           }
         }
-        note.message = piece->piece->name + ": " + note.message;
+        note.figures["piece"] = piece->piece->name;
         out_.push_back(std::move(note));
       }
     }
@@ -369,20 +340,17 @@ class Checker {
 
   void guesses() {
     std::vector<LineRef> lines;
-    std::map<Role, std::size_t> roles;
+    Figures figures;
     each_line([&](const DrawnPiece& piece, const Line& line, std::size_t) {
       if (!line.role_guessed) return;
       lines.push_back({piece.piece->id, line.id});
-      ++roles[line.role];
+      Figure& n = figures.try_emplace(std::string(word(line.role)), 0.0).first->second;
+      n = std::get<double>(n) + 1;
     });
     if (lines.empty()) return;
-    std::string list;
-    for (const auto& [role, n] : roles)
-      list += (list.empty() ? "" : ", ") + std::to_string(n) + " " + std::string(word(role));
-    std::string message = "The roles of " + count(lines.size(), "line", "lines") + " were guessed (" + list +
-                          ") and nobody has confirmed them.";
-    auto& finding = add("role-guessed", Severity::warning, std::move(message), std::move(lines));
-    finding.fixes.push_back({Fix::Kind::confirm_roles, "Confirm the roles", "", 0, {}});
+    figures["lines"] = counted(lines);
+    auto& finding = add("role-guessed", Severity::warning, std::move(figures), std::move(lines));
+    finding.fixes.push_back({Fix::Kind::confirm_roles, {"fix-confirm-roles"}, "", 0, {}});
   }
 };
 

@@ -3,12 +3,10 @@
 #include <algorithm>
 #include <numbers>
 
-#include "core/check/phrase.hpp"
 #include "core/plan/fill_figures.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/shape/letter_fit.hpp"
-#include "core/text_scan.hpp"
 
 namespace dotlane {
 namespace {
@@ -27,10 +25,11 @@ struct Filled {
   const Step& step;
   FillSubject subject;
 
-  [[nodiscard]] Finding say(const char* code, Severity severity, const std::string& message) const {
-    return {code, severity, piece.name + ": " + message, {{piece.id, ""}}, {}};
+  [[nodiscard]] Finding say(const char* code, Severity severity, Figures figures) const {
+    figures["piece"] = piece.name;
+    return {code, severity, std::move(figures), {{piece.id, ""}}};
   }
-  [[nodiscard]] Fix change(std::string label, Values values) const {
+  [[nodiscard]] Fix change(Said label, Values values) const {
     Fix fix{Fix::Kind::change_step, std::move(label), "", 0, {}, {}};
     fix.step.id = step.id;
     fix.step.values = std::move(values);
@@ -39,7 +38,7 @@ struct Filled {
 };
 
 /// The letters that these parts are or belong to, when the piece is lettering whose letters stand where they were set.
-std::string letters_named(const Filled& f, const std::vector<std::size_t>& parts) {
+Figures letters_named(const Filled& f, const std::vector<std::size_t>& parts) {
   if (f.piece.source.kind != "lettering") return {};
   for (const auto& step : f.piece.steps) {
     if (step.id == f.step.id) break;
@@ -60,19 +59,24 @@ std::string letters_named(const Filled& f, const std::vector<std::size_t>& parts
     }
   }
   std::sort(letters.begin(), letters.end());
-  std::string out;
+  if (letters.empty()) return {};
+  std::string names;
   for (std::size_t i = 0; i < std::min(letters.size(), kMostNamed); ++i)
-    out += (i == 0 ? "" : ", ") + name_of(lettering, letters[i]);
-  if (letters.size() > kMostNamed) out += " and " + std::to_string(letters.size() - kMostNamed) + " more";
+    names += (i == 0 ? "“" : ", “") + name_of(lettering, letters[i]) + "”";
+  Figures out{{"letters", names}};
+  if (letters.size() > kMostNamed) out["more"] = static_cast<double>(letters.size() - kMostNamed);
   return out;
 }
 
-std::string these(const Filled& f, const std::vector<std::size_t>& parts) {
-  const std::string letters = letters_named(f, parts);
-  const std::string n = std::to_string(parts.size()) + (parts.size() == 1 ? " shape" : " shapes");
-  if (!letters.empty()) return n + " (" + letters + ")";
-  const Vec at = f.drawn.to_mat(f.subject.made->parts[parts.front()].at);
-  return n + ", the first at " + rounded_text(at.x, 1) + " × " + rounded_text(at.y, 1) + " mm on the mat,";
+/// How many, and their letters or the place of the first.
+Figures these(const Filled& f, const std::vector<std::size_t>& parts) {
+  Figures out = letters_named(f, parts);
+  if (out.empty()) {
+    const Vec at = f.drawn.to_mat(f.subject.made->parts[parts.front()].at);
+    out = {{"x", at.x}, {"y", at.y}};
+  }
+  out["shapes"] = static_cast<double>(parts.size());
+  return out;
 }
 
 /// Another angle that serves the parts better, when there is one that is worth turning to.
@@ -86,8 +90,8 @@ std::optional<Fix> better_angle(const Filled& f, double weakest) {
   const double turned = Reading(*find_kind(step_kinds(), "fill"), f.step.values).is("angle-from", "mat")
                             ? std::atan2(-f.drawn.to_mat.b, f.drawn.to_mat.a) * 180 / std::numbers::pi
                             : 0;
-  return f.change("Turn the strokes to " + rounded_text(best.options.angle + turned, 1) + "°",
-                  {{"angle", best.options.angle + turned}});
+  const double angle = best.options.angle + turned;
+  return f.change({"fix-angle", {{"angle", angle}}}, {{"angle", angle}});
 }
 
 void empty_and_thin(const Filled& f, std::vector<Finding>& out) {
@@ -95,14 +99,11 @@ void empty_and_thin(const Filled& f, std::vector<Finding>& out) {
   const auto bare = unfilled(made.parts.size(), made.all());
   const Coverage& covered = made.coverage(f.subject.run.tip_mm);
   if (!bare.empty() && bare.size() < made.parts.size()) {
-    Finding finding = f.say("fill-empty", Severity::warning,
-                            these(f, bare) + (bare.size() == 1 ? " gets" : " get") +
-                                " no stroke at all and would stay hollow. Turn the strokes, bring them closer, or make "
-                                "the inset smaller.");
+    Finding finding = f.say("fill-empty", Severity::warning, these(f, bare));
     if (auto fix = better_angle(f, 0)) finding.fixes.push_back(std::move(*fix));
     if (made.options.inset > f.subject.run.tip_mm / 2)
       finding.fixes.push_back(
-          f.change("Inset half the tip, " + mm(f.subject.run.tip_mm / 2), {{"inset", f.subject.run.tip_mm / 2}}));
+          f.change({"fix-inset-half", {{"inset", f.subject.run.tip_mm / 2}}}, {{"inset", f.subject.run.tip_mm / 2}}));
     out.push_back(std::move(finding));
     return;  // the thin ones come next, once none is empty
   }
@@ -113,11 +114,9 @@ void empty_and_thin(const Filled& f, std::vector<Finding>& out) {
     weakest = std::min(weakest, covered.part_share[i]);
   }
   if (thin.empty() || thin.size() == made.parts.size()) return;
-  Finding finding =
-      f.say("fill-thin", Severity::info,
-            these(f, thin) + (thin.size() == 1 ? " is" : " are") + " inked to " + rounded_text(weakest * 100, 0) +
-                " % where all together reach " + rounded_text(covered.share * 100, 0) +
-                " %, and will look lighter. Turn the strokes, or bring them closer.");
+  Figures figures = these(f, thin);
+  figures["share"] = weakest * 100, figures["together"] = covered.share * 100;
+  Finding finding = f.say("fill-thin", Severity::info, std::move(figures));
   if (auto fix = better_angle(f, weakest)) finding.fixes.push_back(std::move(*fix));
   out.push_back(std::move(finding));
 }
@@ -126,10 +125,9 @@ void outside(const Filled& f, std::vector<Finding>& out) {
   const Coverage& covered = f.subject.made->coverage(f.subject.run.tip_mm);
   const double half = f.subject.run.tip_mm / 2;
   if (covered.outside_mm2 < kOutsideShare * covered.region_mm2 || f.subject.made->options.inset >= half) return;
-  Finding finding = f.say("fill-outside", Severity::info,
-                          "the " + mm(f.subject.run.tip_mm) + " tip inks " + rounded_text(covered.outside_mm2, 1) +
-                              " mm² beyond the edge. An inset of half the tip keeps it inside.");
-  finding.fixes.push_back(f.change("Inset " + mm(half), {{"inset", half}}));
+  Finding finding =
+      f.say("fill-outside", Severity::info, {{"tip", f.subject.run.tip_mm}, {"outside", covered.outside_mm2}});
+  finding.fixes.push_back(f.change({"fix-inset", {{"inset", half}}}, {{"inset", half}}));
   out.push_back(std::move(finding));
 }
 
@@ -139,13 +137,10 @@ void long_run(const Plan& plan, std::vector<Finding>& out) {
   for (const auto& pass : plan.passes) {
     if (!longest || pass.seconds > longest->seconds) longest = &pass;
   }
-  out.push_back({"long-run",
-                 Severity::info,
-                 "The job runs for " + rounded_text(plan.running_seconds() / 60, 0) + " min, pass " +
-                     std::to_string(longest->index) + " alone for " + rounded_text(longest->seconds / 60, 0) +
-                     " min. Keep the computer from sleeping, and do not leave a heated or engraving run alone.",
-                 {},
-                 {}});
+  out.push_back(
+      {"long-run",
+       Severity::info,
+       {{"minutes", plan.running_seconds() / 60}, {"pass", 1.0 * longest->index}, {"longest", longest->seconds / 60}}});
 }
 
 }  // namespace

@@ -3,11 +3,9 @@
 #include <algorithm>
 #include <map>
 
-#include "core/check/phrase.hpp"
 #include "core/geometry/centre_line.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/letter_fit.hpp"
-#include "core/text_scan.hpp"
 
 namespace dotlane {
 namespace {
@@ -37,7 +35,12 @@ struct Words {
   const Tool* tool = nullptr;
 
   [[nodiscard]] LineRef whole() const { return {piece.id, ""}; }
-  [[nodiscard]] Fix change(std::string label, Values values) const {
+  [[nodiscard]] Finding say(const char* code, Severity severity, Figures figures, const char* form = "") const {
+    figures["piece"] = piece.name;
+    return {code, severity, std::move(figures), {whole()}, {}, form};
+  }
+  [[nodiscard]] std::string letter(std::size_t i) const { return name_of(lettering, i); }
+  [[nodiscard]] Fix change(Said label, Values values) const {
     Fix fix{Fix::Kind::change_step, std::move(label), "", 0, {}, {}};
     fix.step.id = 0;
     fix.step.values = std::move(values);
@@ -58,17 +61,13 @@ Values changed(const Values& before, const Values& after) {
   return out;
 }
 
-std::string pair_name(const Words& w, const LetterPair& pair) {
-  return name_of(w.lettering, pair.left) + " and " + name_of(w.lettering, pair.right);
-}
-
 /// The fix that shifts one pair, when a shift helps.
 std::optional<Fix> pair_fix(const Words& w, const LetterPair& pair) {
   const auto shift = mending_shift(w.lettering, w.regions, pair, w.limits());
   if (!shift || *shift == 0) return std::nullopt;
-  const std::string what = *shift < 0 ? "Tighten " : "Loosen ";
   return w.change(
-      what + pair_name(w, pair) + " by " + mm(std::abs(*shift) * w.scale),
+      {*shift < 0 ? "fix-tighten" : "fix-loosen",
+       {{"left", w.letter(pair.left)}, {"right", w.letter(pair.right)}, {"by", std::abs(*shift) * w.scale}}},
       changed(w.piece.source.values, with_space_before(w.piece.source.values, w.lettering, pair.right, *shift)));
 }
 
@@ -77,42 +76,30 @@ void pairs(const Words& w, std::vector<Finding>& out) {
   std::optional<Fix> all;
   if (w.lettering.letters.size() <= kMostClosedUp) {
     if (auto values = closed_up(w.piece.source.values, w.limits()))
-      all = w.change("Close up all letters", changed(w.piece.source.values, *values));
+      all = w.change({"fix-close-up"}, changed(w.piece.source.values, *values));
   }
-  auto add = [&](const char* code, const std::string& message, const LetterPair& pair) {
-    Finding f{code, Severity::warning, w.piece.name + ": " + message, {w.whole()}, {}};
+  auto add = [&](const char* code, const char* form, Figures figures, const LetterPair& pair) {
+    Finding f = w.say(code, Severity::warning, std::move(figures), form);
     if (auto fix = pair_fix(w, pair)) f.fixes.push_back(std::move(*fix));
     if (all && !all->step.values.empty()) f.fixes.push_back(*all);
     out.push_back(std::move(f));
   };
   for (const auto& fit : pair_fits(w.lettering, w.regions, w.limits())) {
     if (!fit.touches && ++apart <= kMostPairs) {
-      add("letters-apart",
-          pair_name(w, fit.pair) + " do not " +
-              (fit.gap > 0 ? "touch; the gap is " + mm(fit.gap * w.scale) : std::string("hold; they hardly touch")) +
-              ". Tighten them, or they come apart.",
-          fit.pair);
+      Figures figures{{"left", w.letter(fit.pair.left)}, {"right", w.letter(fit.pair.right)}};
+      if (fit.gap > 0) figures["gap"] = fit.gap * w.scale;
+      add("letters-apart", fit.gap > 0 ? "" : "hardly", std::move(figures), fit.pair);
     }
     if (fit.closed && ++closed <= kMostPairs) {
       const auto& c = *fit.closed;
-      add("counter-closed",
-          "the counter of " + name_of(w.lettering, c.letter) + " is " +
-              (c.left_mm2 > 0 ? "cut down to " + rounded_text(c.left_mm2 * w.scale * w.scale, 2)
-                              : std::string("closed")) +
-              (c.left_mm2 > 0 ? " mm²" : "") + " by its neighbour (it was " +
-              rounded_text(c.was_mm2 * w.scale * w.scale, 2) + " mm²). Loosen the pair.",
-          fit.pair);
+      Figures figures{{"letter", w.letter(c.letter)}, {"was", c.was_mm2 * w.scale * w.scale}};
+      if (c.left_mm2 > 0) figures["left"] = c.left_mm2 * w.scale * w.scale;
+      add("counter-closed", c.left_mm2 > 0 ? "" : "whole", std::move(figures), fit.pair);
     }
   }
   if (apart > kMostPairs || closed > kMostPairs) {
-    out.push_back(
-        {"letters-apart",
-         Severity::warning,
-         w.piece.name + ": " +
-             std::to_string(std::max(apart, kMostPairs) - kMostPairs + std::max(closed, kMostPairs) - kMostPairs) +
-             " more pairs of letters do not stand well. Close up the whole line.",
-         {w.whole()},
-         {}});
+    const std::size_t more = std::max(apart, kMostPairs) - kMostPairs + std::max(closed, kMostPairs) - kMostPairs;
+    out.push_back(w.say("letters-apart", Severity::warning, {{"pairs", static_cast<double>(more)}}, "more"));
   }
 }
 
@@ -123,14 +110,10 @@ void overlaps(const Words& w, std::vector<Finding>& out) {
   const auto n = std::count_if(all.begin(), all.end(), meets);
   if (n == 0) return;
   const auto first = std::find_if(all.begin(), all.end(), meets);
-  Finding f{"letters-overlap",
-            Severity::warning,
-            w.piece.name + ": " + std::to_string(n) +
-                (n == 1 ? " pair of letters overlaps" : " pairs of letters overlap") + ", the first " +
-                pair_name(w, *first) + ", and the blade would cut through the strokes. Join them.",
-            {w.whole()},
-            {}};
-  Fix fix{Fix::Kind::add_step, "Join the letters", "", 0, {}, {}};
+  Finding f =
+      w.say("letters-overlap", Severity::warning,
+            {{"pairs", static_cast<double>(n)}, {"left", w.letter(first->left)}, {"right", w.letter(first->right)}});
+  Fix fix{Fix::Kind::add_step, {"fix-join-letters"}, "", 0, {}, {}};
   fix.step.kind = "join";
   f.fixes.push_back(std::move(fix));
   out.push_back(std::move(f));
@@ -179,23 +162,22 @@ void fitness(const Words& w, std::vector<Finding>& out) {
     // Up to a full millimetre of capitals, so that what is proposed is what people would type.
     const double wanted = std::ceil(cap * factor * 2) / 2;
     const Reading take(lettering_kind(), w.piece.source.values);
-    f.fixes.push_back(w.change("Make capitals " + mm(wanted) + " high",
+    f.fixes.push_back(w.change({"fix-capitals", {{"cap", wanted}}},
                                {{"size", std::min(take.number("size") * wanted / cap, 3000.0)}}));
   };
   if (thin.value < thin_limit) {
-    Finding f{
-        "letters-thin",
-        Severity::warning,
-        w.piece.name + ": " + name_of(w.lettering, thin.letter) + " is only " + mm(thin.value) +
-            " thin at its thinnest; " +
-            (cut ? "under " + mm(thin_limit) + " it tears." : "the " + mm(tip) + " tip draws both its sides in one.") +
-            " It takes capitals of " + mm(std::ceil(cap * thin_limit / thin.value * 2) / 2) + " (now " + mm(cap) +
-            "), or thicker strokes.",
-        {w.whole()},
-        {}};
-    Fix fix{Fix::Kind::add_step, "Thicken by " + mm(std::ceil((thin_limit - thin.value) * 20) / 20), "", 0, {}, {}};
+    Finding f = w.say("letters-thin", Severity::warning,
+                      {{"letter", w.letter(thin.letter)},
+                       {"thin", thin.value},
+                       {"limit", thin_limit},
+                       {"tip", tip},
+                       {"wanted", std::ceil(cap * thin_limit / thin.value * 2) / 2},
+                       {"cap", cap}},
+                      cut ? "" : "tip");
+    const double by = std::ceil((thin_limit - thin.value) * 20) / 20;
+    Fix fix{Fix::Kind::add_step, {"fix-thicken", {{"by", by}}}, "", 0, {}, {}};
     fix.step.kind = "thicken";
-    fix.step.values["by"] = std::ceil((thin_limit - thin.value) * 20) / 20;
+    fix.step.values["by"] = by;
     f.fixes.push_back(std::move(fix));
     larger(thin_limit / thin.value, f);
     out.push_back(std::move(f));
@@ -203,23 +185,17 @@ void fitness(const Words& w, std::vector<Finding>& out) {
   const double area_limit = w.project.checks.tiny_mm2;
   if (cut && small.value < area_limit) {
     const double factor = std::sqrt(area_limit / std::max(small.value, 1e-6));
-    Finding f{"letters-small",
-              Severity::warning,
-              w.piece.name + ": the smallest counter or dot, in " + name_of(w.lettering, small.letter) + ", has " +
-                  rounded_text(small.value, 2) + " mm² and is hard to weed. It takes capitals of " +
-                  mm(std::ceil(cap * factor * 2) / 2) + " (now " + mm(cap) + ").",
-              {w.whole()},
-              {}};
+    Finding f = w.say("letters-small", Severity::warning,
+                      {{"letter", w.letter(small.letter)},
+                       {"area", small.value},
+                       {"wanted", std::ceil(cap * factor * 2) / 2},
+                       {"cap", cap}});
     larger(factor, f);
     out.push_back(std::move(f));
   }
   if (!cut && narrow.value == 0) {
-    out.push_back({"letters-small",
-                   Severity::warning,
-                   w.piece.name + ": the " + mm(tip) + " tip fills the counter of " +
-                       name_of(w.lettering, narrow.letter) + ". Make the letters larger, or choose a finer tip.",
-                   {w.whole()},
-                   {}});
+    out.push_back(
+        w.say("letters-small", Severity::warning, {{"letter", w.letter(narrow.letter)}, {"tip", tip}}, "tip"));
   }
 }
 
@@ -228,15 +204,10 @@ void stroke_fitness(const Words& w, std::vector<Finding>& out) {
   const double tip = w.tool ? w.tool->tip_width_mm : 0, cap = w.lettering.cap_height * w.scale;
   if (!(tip > 0) || cap >= kTipsToCap * tip) return;
   const double wanted = std::ceil(kTipsToCap * tip * 2) / 2;
-  Finding f{"letters-small",
-            Severity::warning,
-            w.piece.name + ": capitals of " + mm(cap) + " are small for a tip of " + mm(tip) +
-                "; loops fill up. From " + mm(wanted) + " they stay clear.",
-            {w.whole()},
-            {}};
+  Finding f = w.say("letters-small", Severity::warning, {{"cap", cap}, {"tip", tip}, {"wanted", wanted}}, "strokes");
   const Reading take(lettering_kind(), w.piece.source.values);
-  f.fixes.push_back(w.change("Make capitals " + mm(wanted) + " high",
-                             {{"size", std::min(take.number("size") * wanted / cap, 3000.0)}}));
+  f.fixes.push_back(
+      w.change({"fix-capitals", {{"cap", wanted}}}, {{"size", std::min(take.number("size") * wanted / cap, 3000.0)}}));
   out.push_back(std::move(f));
 }
 
@@ -267,12 +238,7 @@ std::vector<Finding> check_lettering(const Project& project, const Drawing& draw
     w.role = line.role;
     w.tool = find_tool(project, line.tool);
     if (!w.lettering.face->about().outlines_allowed) {
-      out.push_back({"outlines-reserved",
-                     Severity::info,
-                     piece->name + ": the typeface " + w.lettering.face->about().name +
-                         " says that its outlines may not be used freely. Read its licence, or choose another.",
-                     {w.whole()},
-                     {}});
+      out.push_back(w.say("outlines-reserved", Severity::info, {{"face", w.lettering.face->about().name}}));
     }
     if (!runs(w.role)) continue;
     if (w.lettering.strokes) {

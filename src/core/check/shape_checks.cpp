@@ -4,11 +4,9 @@
 #include <map>
 #include <numbers>
 
-#include "core/check/phrase.hpp"
 #include "core/geometry/region.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/ready.hpp"
-#include "core/text_scan.hpp"
 
 namespace dotlane {
 namespace {
@@ -19,16 +17,12 @@ constexpr double kSharp = 60;                  // degrees between the sides of a
 void troubles(const DrawnPiece& piece, std::vector<Finding>& out) {
   for (const auto& outcome : piece.outcomes) {
     if (outcome.trouble.empty()) continue;
-    std::string what;
+    Finding f{"recipe-trouble", Severity::warning, {{"piece", piece.piece->name}}, {{piece.piece->id, ""}}};
     for (const auto& step : piece.piece->steps) {
-      const KindSpec* kind = step.id == outcome.step ? find_kind(step_kinds(), step.kind) : nullptr;
-      if (kind) what = ", " + lower_case(kind->label);
+      if (step.id == outcome.step && find_kind(step_kinds(), step.kind)) f.figures["step"] = step.kind;
     }
-    out.push_back({"recipe-trouble",
-                   Severity::warning,
-                   piece.piece->name + what + ": " + outcome.trouble,
-                   {{piece.piece->id, ""}},
-                   {}});
+    f.because = outcome.trouble;
+    out.push_back(std::move(f));
   }
 }
 
@@ -81,12 +75,12 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
   if (tiny > 0) {
     Finding f{"tiny-bits",
               Severity::warning,
-              name + ": " + count(tiny, "cut contour is", "cut contours are") + " smaller than " +
-                  rounded_text(project.checks.tiny_mm2, 1) + " mm² (the smallest " + rounded_text(least, 2) +
-                  " mm²) and hard to weed. Drop them, or make the piece larger.",
-              tiny_lines,
-              {}};
-    Fix fix{Fix::Kind::add_step, "Drop the tiny bits", "", 0, {{piece.piece->id, ""}}, {}};
+              {{"piece", name},
+               {"contours", static_cast<double>(tiny)},
+               {"limit", project.checks.tiny_mm2},
+               {"least", least}},
+              tiny_lines};
+    Fix fix{Fix::Kind::add_step, {"fix-drop-tiny"}, "", 0, {{piece.piece->id, ""}}, {}};
     fix.step.kind = "drop-small";
     fix.step.values = {{"under", 0.0}, {"area-under", project.checks.tiny_mm2}, {"of", std::string("cut")}};
     f.fixes.push_back(std::move(fix));
@@ -95,12 +89,8 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
   if (slivers > 0) {
     out.push_back({"slivers",
                    Severity::warning,
-                   name + ": " + count(slivers, "part is", "parts are") + " nowhere wider than " +
-                       rounded_text(project.checks.sliver_mm, 2) +
-                       (slivers == 1 ? " mm and would tear. Join it to its neighbour, or drop it."
-                                     : " mm and would tear. Join them to their neighbours, or drop them."),
-                   sliver_lines,
-                   {}});
+                   {{"piece", name}, {"parts", static_cast<double>(slivers)}, {"limit", project.checks.sliver_mm}},
+                   sliver_lines});
   }
 }
 
@@ -132,11 +122,9 @@ void blunt_points(const DrawnPiece& piece, const Piece& raw, std::vector<Finding
   if (sharp == 0) return;
   Finding f{"blunt-points",
             Severity::info,
-            piece.piece->name + ": the outward offset blunts " + count(sharp, "sharp point", "sharp points") +
-                ". Mitred corners keep them; an inset of a larger shape does too.",
-            {{piece.piece->id, ""}},
-            {}};
-  Fix fix{Fix::Kind::change_step, "Mitre the corners", "", 0, {}, {}};
+            {{"piece", piece.piece->name}, {"points", static_cast<double>(sharp)}},
+            {{piece.piece->id, ""}}};
+  Fix fix{Fix::Kind::change_step, {"fix-mitre"}, "", 0, {}, {}};
   fix.step.id = found->id;
   fix.step.values = {{"corners", std::string("mitre")}, {"limit", 10.0}};
   f.fixes.push_back(std::move(fix));
@@ -168,13 +156,10 @@ void badge_rims(const Project& project, const Drawing& drawing, std::vector<Find
       }
     }
     if (lines.empty()) continue;
-    out.push_back(
-        {"badge-rim",
-         Severity::warning,
-         badge->piece->name + ": " + count(lines.size(), "line reaches", "lines reach") + " " + rounded_text(worst, 1) +
-             " mm past the clear part of the face and may fold out of sight. Make it smaller, or move it inward.",
-         lines,
-         {}});
+    out.push_back({"badge-rim",
+                   Severity::warning,
+                   {{"piece", badge->piece->name}, {"lines", static_cast<double>(lines.size())}, {"past", worst}},
+                   lines});
   }
 }
 

@@ -31,7 +31,20 @@ Finding read_note(const Json& json, const std::string& where, int piece) {
   f.text("code", note.code);
   f.text("severity", severity);
   note.severity = severity == "error" ? Severity::error : severity == "warning" ? Severity::warning : Severity::info;
-  f.text("message", note.message);
+  if (const Json* figures = f.find("figures")) {
+    if (!figures->is_object()) throw BadField{f.name_of("figures"), "an object is expected"};
+    for (const auto& [name, figure] : figures->items()) {
+      if (figure.is_number()) {
+        note.figures[name] = figure.get<double>();
+      } else if (figure.is_string()) {
+        note.figures[name] = figure.get<std::string>();
+      } else {
+        throw BadField{f.name_of("figures") + "." + name, "a number or a text is expected"};
+      }
+    }
+  }
+  // Older versions kept the sentence itself.
+  if (std::string message; f.find("message")) f.text("message", message), note.figures["message"] = message;
   f.list("lines", [&](const Json& id, const std::string& at) {
     if (!id.is_string()) throw BadField{at, "a line id is expected"};
     note.lines.push_back({piece, id.get<std::string>()});

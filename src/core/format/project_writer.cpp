@@ -80,7 +80,15 @@ Json to_value(const Finding& note) {
   Json j;
   j["code"] = note.code;
   j["severity"] = word(note.severity);
-  j["message"] = note.message;
+  Json figures = Json::object();
+  for (const auto& [name, figure] : note.figures) {
+    if (name == "message") {  // as it came from an older version
+      j["message"] = std::get<std::string>(figure);
+    } else {
+      std::visit([&, key = name](const auto& v) { figures[key] = v; }, figure);
+    }
+  }
+  if (!figures.empty()) j["figures"] = std::move(figures);
   j["lines"] = list_of(note.lines, [](const LineRef& ref) { return Json(ref.line); });
   keep(j, note.unknown);
   return j;

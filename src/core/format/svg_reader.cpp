@@ -532,61 +532,35 @@ class Reader {
     node.traverse(walker);
   }
 
-  void note(std::string code, Severity severity, std::string message, std::vector<LineRef> lines = {}) {
-    art_.notes.push_back({std::move(code), severity, std::move(message), std::move(lines), {}});
+  void note(std::string code, Severity severity, Figures figures, std::vector<LineRef> lines = {}) {
+    art_.notes.push_back({std::move(code), severity, std::move(figures), std::move(lines)});
   }
 
   void finish_notes() {
-    auto count = [](std::size_t n, const char* one, const char* many) {
-      return std::to_string(n) + " " + (n == 1 ? one : many);
-    };
     if (art_.unit_source == UnitSource::assumed) {
-      auto size_at = [&](double per_inch) {
-        const double s = art_.per_inch / per_inch;
-        return rounded_text(art_.width_mm * s, 1) + " x " + rounded_text(art_.height_mm * s, 1) + " mm";
-      };
-      note("size-assumed", Severity::warning,
-           "The file states no physical size; it is taken at " + rounded_text(art_.per_inch, 2) +
-               " per inch, which makes it " + size_at(art_.per_inch) + ". At 96, 90 or 72 per inch it would be " +
-               size_at(96) + ", " + size_at(90) + " or " + size_at(72) + ": pick the one you know to be right.");
+      Figures figures{{"per-inch", art_.per_inch}, {"width", art_.width_mm}, {"height", art_.height_mm}};
+      for (const int per_inch : {96, 90, 72}) {
+        figures["width-" + std::to_string(per_inch)] = art_.width_mm * art_.per_inch / per_inch;
+        figures["height-" + std::to_string(per_inch)] = art_.height_mm * art_.per_inch / per_inch;
+      }
+      note("size-assumed", Severity::warning, std::move(figures));
     }
     if (!texts_.empty()) {
-      std::string first = texts_.front().substr(0, 40);
       note("text-left-out", Severity::warning,
-           count(texts_.size(), "text was", "texts were") + " left out (\"" + first +
-               "\"): turn text into outlines in the drawing program and bring the file in again.");
+           {{"texts", static_cast<double>(texts_.size())}, {"first", texts_.front().substr(0, 40)}});
     }
-    if (images_ > 0) {
-      note("image-left-out", Severity::warning,
-           count(static_cast<std::size_t>(images_), "picture was", "pictures were") +
-               " left out: only lines can be cut or drawn.");
-    }
-    if (foreign_ > 0) {
-      note("embedded-left-out", Severity::warning,
-           count(static_cast<std::size_t>(foreign_), "embedded object was", "embedded objects were") + " left out.");
-    }
-    if (clips_ > 0) {
-      note("clip-ignored", Severity::warning,
-           count(static_cast<std::size_t>(clips_), "clip or mask is", "clips or masks are") +
-               " not applied: the whole shapes came in.");
-    }
-    if (hidden_ > 0) {
-      note("hidden-left-out", Severity::info,
-           count(static_cast<std::size_t>(hidden_), "hidden element was", "hidden elements were") + " left out.");
-    }
-    if (!unpainted_.empty()) {
-      note("unpainted", Severity::info,
-           count(unpainted_.size(), "line has", "lines have") + " neither stroke nor fill and came in as guide.",
-           unpainted_);
-    }
+    if (images_ > 0) note("image-left-out", Severity::warning, {{"pictures", 1.0 * images_}});
+    if (foreign_ > 0) note("embedded-left-out", Severity::warning, {{"objects", 1.0 * foreign_}});
+    if (clips_ > 0) note("clip-ignored", Severity::warning, {{"clips", 1.0 * clips_}});
+    if (hidden_ > 0) note("hidden-left-out", Severity::info, {{"elements", 1.0 * hidden_}});
+    if (!unpainted_.empty())
+      note("unpainted", Severity::info, {{"lines", static_cast<double>(unpainted_.size())}}, unpainted_);
     if (!sheet_.ignored().empty()) {
-      note("style-ignored", Severity::info,
-           count(sheet_.ignored().size(), "style rule was", "style rules were") + " not understood (\"" +
-               sheet_.ignored().front().substr(0, 40) + "\"); check the colours of the lines.");
+      note(
+          "style-ignored", Severity::info,
+          {{"rules", static_cast<double>(sheet_.ignored().size())}, {"first", sheet_.ignored().front().substr(0, 40)}});
     }
-    if (art_.lines.empty()) {
-      note("nothing-drawn", Severity::warning, "The file holds no lines that a tool could follow.");
-    }
+    if (art_.lines.empty()) note("nothing-drawn", Severity::warning, {});
   }
 };
 

@@ -5,6 +5,7 @@
 
 namespace dotlane {
 
+/// Its what() is the code of what there is to say (see core/said.hpp).
 struct GeometryFailure : std::runtime_error {
   using std::runtime_error::runtime_error;
 };

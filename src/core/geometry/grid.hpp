@@ -23,7 +23,7 @@ void execute(ClipperLib::Clipper& clipper, ClipperLib::ClipType what, Out& out, 
   if (clipper.Execute(what, out, fill, fill)) return;
   // It says no as well where there is nothing to do.
   const auto box = clipper.GetBounds();
-  if (box.left != box.right || box.top != box.bottom) throw GeometryFailure("the kernel gave up on this shape");
+  if (box.left != box.right || box.top != box.bottom) throw GeometryFailure("step-failed/kernel");
 }
 
 /// The rings of each connected part, its outline first.

@@ -7,6 +7,7 @@
 
 #include "core/geometry/flatten.hpp"
 #include "core/project/project.hpp"
+#include "core/said.hpp"
 
 namespace dotlane {
 
@@ -32,7 +33,7 @@ struct StepOutcome {
   double area_mm2 = 0;                   ///< enclosed by cut lines, after it
   double removed_mm2 = 0;                ///< taken away by it
   std::size_t dropped = 0;               ///< contours or slivers it left out
-  std::string trouble;                   ///< why it could do nothing, when it could not
+  Sayings trouble;                       ///< why it could do nothing, when it could not
   std::shared_ptr<const FillMade> fill;  ///< what a fill filled and how
 };
 

@@ -16,7 +16,7 @@ namespace dotlane {
 namespace {
 
 /// What people say of a line, wherever it is kept: on the line, or on a made line's dress.
-struct Said {
+struct LineDress {
   std::function<void(Role)> set_role;
   bool& role_guessed;
   std::string& tool;
@@ -38,12 +38,12 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
     auto rest = found->second;
     for (auto& line : piece.lines) {
       if (rest.erase(line.id) == 0) continue;
-      Said said{[&](Role role) { line.role = role; },
-                line.role_guessed,
-                line.tool,
-                line.repeats,
-                line.stroke_by_stroke,
-                line.color};
+      LineDress said{[&](Role role) { line.role = role; },
+                     line.role_guessed,
+                     line.tool,
+                     line.repeats,
+                     line.stroke_by_stroke,
+                     line.color};
       change(project, piece, said);
     }
     if (!piece.plain()) {
@@ -53,12 +53,12 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
         for (const auto& line : piece.lines) {
           if (id.starts_with(line.id + "~")) ink = line.color;
         }
-        Said said{[&](Role role) { dress.role = role; },
-                  dress.role_guessed,
-                  dress.tool,
-                  dress.repeats,
-                  dress.stroke_by_stroke,
-                  ink};
+        LineDress said{[&](Role role) { dress.role = role; },
+                       dress.role_guessed,
+                       dress.tool,
+                       dress.repeats,
+                       dress.stroke_by_stroke,
+                       ink};
         change(project, piece, said);
       }
     }
@@ -197,7 +197,7 @@ Project add_artwork(Project project, const Artwork& art, const std::string& file
 }
 
 Project assign_role(Project project, const std::vector<LineRef>& lines, Role role, const std::string& tool) {
-  return edit_lines(std::move(project), lines, [&](Project& p, const Piece& piece, Said& line) {
+  return edit_lines(std::move(project), lines, [&](Project& p, const Piece& piece, LineDress& line) {
     line.set_role(role);
     line.role_guessed = false;
     line.tool = tool.empty() ? choose_tool(p, role, line.ink, piece.stock) : tool;
@@ -205,16 +205,18 @@ Project assign_role(Project project, const std::vector<LineRef>& lines, Role rol
 }
 
 Project confirm_roles(Project project, const std::vector<LineRef>& lines) {
-  return edit_lines(std::move(project), lines, [](Project&, const Piece&, Said& line) { line.role_guessed = false; });
+  return edit_lines(std::move(project), lines,
+                    [](Project&, const Piece&, LineDress& line) { line.role_guessed = false; });
 }
 
 Project set_repeats(Project project, const std::vector<LineRef>& lines, int repeats) {
   return edit_lines(std::move(project), lines,
-                    [&](Project&, const Piece&, Said& line) { line.repeats = std::clamp(repeats, 0, 99); });
+                    [&](Project&, const Piece&, LineDress& line) { line.repeats = std::clamp(repeats, 0, 99); });
 }
 
 Project set_stroke_by_stroke(Project project, const std::vector<LineRef>& lines, bool on) {
-  return edit_lines(std::move(project), lines, [&](Project&, const Piece&, Said& line) { line.stroke_by_stroke = on; });
+  return edit_lines(std::move(project), lines,
+                    [&](Project&, const Piece&, LineDress& line) { line.stroke_by_stroke = on; });
 }
 
 bool wants_tool(const Project& project, const std::string& tool) {

@@ -1,4 +1,4 @@
-// What a check or a reader has to say: one sentence with its figure, and where it applies.
+// What a check or a reader has found: a code with its figures, and where it applies. src/words makes sentences of it.
 #pragma once
 
 #include <optional>
@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "core/project/recipe.hpp"
+#include "core/said.hpp"
 
 namespace dotlane {
 
@@ -37,7 +38,7 @@ struct Fix {
     change_step
   };
   Kind kind = Kind::confirm_roles;
-  std::string label;        ///< on the button: "Bring onto the mat"
+  Said label;               ///< what its button says
   std::string tool;         ///< use_tool: the rack id
   double number = 0;        ///< set_per_inch: units per inch; close_ends: the widest gap in mm
   std::vector<LineRef> on;  ///< the lines it touches; empty means all that the finding names
@@ -48,10 +49,12 @@ struct Fix {
 struct Finding {
   std::string code;  ///< stable, lower case with dashes: "open-cut"
   Severity severity = Severity::info;
-  std::string message;  ///< one sentence with its figure, then what to do
-  std::vector<LineRef> lines;
-  std::vector<Fix> fixes;
-  Unknown unknown{};  ///< of a note in a file
+  Figures figures;
+  std::vector<LineRef> lines{};
+  std::vector<Fix> fixes{};
+  std::string form{};  ///< which of the code's sentences fits; empty for its first
+  Sayings because{};   ///< what a step says, of its own trouble
+  Unknown unknown{};   ///< of a note in a file
   friend bool operator==(const Finding&, const Finding&) = default;
 };
 

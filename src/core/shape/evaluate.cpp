@@ -6,6 +6,7 @@
 #include <optional>
 #include <set>
 
+#include "core/geometry/failure.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/shape/fill/fill_made.hpp"
 #include "core/shape/line_set.hpp"
@@ -392,7 +393,7 @@ class Evaluation {
     stale_.insert(piece.id);
     if (!before) {
       auto bare = std::make_shared<DrawingCache::Recipe>();
-      std::string trouble;
+      Sayings trouble;
       std::vector<Line> lines;
       if (piece.source.kind != "picture") lines = start_lines(piece, frame_of(piece.placement).shape, trouble);
       bare->shaped = std::make_shared<const Shaped>(std::move(lines), std::vector<StepOutcome>{});
@@ -424,7 +425,7 @@ class Evaluation {
     return std::atan2(-frame.to_mat.b, frame.to_mat.a) * 180 / std::numbers::pi;
   }
 
-  static std::vector<Line> start_lines(const Piece& piece, const Affine& shape, std::string& trouble) {
+  static std::vector<Line> start_lines(const Piece& piece, const Affine& shape, Sayings& trouble) {
     std::vector<Line> lines = piece.source.kind.empty() ? piece.lines : source_lines(piece.source, trouble);
     return shape == Affine{} ? lines : mapped(std::move(lines), shape);
   }
@@ -481,9 +482,9 @@ class Evaluation {
     for (const int id : inputs_of(after.step)) {
       if (find(id)) continue;
       const bool gone = find_piece(project_, id) == nullptr;
-      after.outcome.trouble = gone ? "A piece it works with is gone." : "A piece it works with depends on this one.";
+      after.outcome.trouble = {{gone ? "inputs-gone" : "inputs-circle"}};
     }
-    const std::string trouble = after.outcome.trouble;
+    const Sayings trouble = after.outcome.trouble;
     try {
       auto out = apply(after.step, lines, inputs, after.outcome);
       if (!trouble.empty()) after.outcome.trouble = trouble;
@@ -494,8 +495,8 @@ class Evaluation {
       // A kernel that gave up leaves the lines as they were, and says so; nothing vanishes.
       after.outcome = {};
       after.outcome.step = after.step.id;
-      after.outcome.trouble = std::string("This step could not be carried out (") + e.what() +
-                              "); the lines are left as they were. Change a number a little, or switch it off.";
+      const auto* known = dynamic_cast<const GeometryFailure*>(&e);
+      after.outcome.trouble = {known ? Said{known->what()} : Said{"step-failed", {{"why", std::string(e.what())}}}};
       measure(lines, after.outcome);
       return lines;
     }

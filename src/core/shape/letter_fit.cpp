@@ -135,7 +135,7 @@ double nearest(const Pairing::Range& range) {
 
 std::string name_of(const Lettering& lettering, std::size_t letter) {
   const Letter& l = lettering.letters[letter];
-  return "\u201c" + utf8_of(std::u32string_view(lettering.text).substr(l.first, l.last - l.first)) + "\u201d";
+  return utf8_of(std::u32string_view(lettering.text).substr(l.first, l.last - l.first));
 }
 
 double distance_between(const Region& a, const Region& b) {
@@ -234,8 +234,8 @@ Result<Values> closed_up(const Values& values, const FitLimits& limits) {
   Pairing::Range common{-std::numeric_limits<double>::infinity(), std::numeric_limits<double>::infinity()};
   for (std::size_t i = 0; i < pairs.size(); ++i) {
     if (!ranges[i]) {
-      hopeless += (hopeless.empty() ? "" : ", ") + name_of(lettering, pairs[i].left) + " and " +
-                  name_of(lettering, pairs[i].right);
+      hopeless += (hopeless.empty() ? "“" : ", “") + name_of(lettering, pairs[i].left) + "” and “" +
+                  name_of(lettering, pairs[i].right) + "”";
       continue;
     }
     common.least = std::max(common.least, ranges[i]->least);

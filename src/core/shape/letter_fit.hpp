@@ -54,7 +54,7 @@ struct PairFit {
 /// The values with this much more space before the letter, mm.
 [[nodiscard]] Values with_space_before(Values values, const Lettering& lettering, std::size_t letter, double by);
 
-/// For people: “r”.
+/// Its characters.
 [[nodiscard]] std::string name_of(const Lettering& lettering, std::size_t letter);
 
 /// The shortest distance between the outlines, mm; 0 when the areas meet, infinity when one is empty.

@@ -75,18 +75,15 @@ struct UnsetLine {
   std::vector<Unset> letters;
 };
 
-void add_trouble(std::string& trouble, const std::string& more) { trouble += (trouble.empty() ? "" : " ") + more; }
-
 /// The text's letters in the face, chosen forms put in; what is missing is told.
-std::vector<UnsetLine> letters_of(const Face& face, const std::u32string& text, const Reading& take,
-                                  std::string& trouble) {
+std::vector<UnsetLine> letters_of(const Face& face, const std::u32string& text, const Reading& take, Sayings& trouble) {
   TextOptions options;
   options.kerning = take.flag("kerning");
   for (const auto& feature : listed(take.text("features"))) {
     if (is_feature(feature)) {
       options.features.push_back(feature);
     } else {
-      add_trouble(trouble, "\"" + feature + "\" is no feature setting; write them as swsh, -liga or ss01=2.");
+      trouble.push_back({"feature-unknown", {{"feature", feature}}});
     }
   }
   const auto chosen = letterforms_from(take.text("letterforms"));
@@ -108,7 +105,7 @@ std::vector<UnsetLine> letters_of(const Face& face, const std::u32string& text, 
       const auto choice = chosen.find(letter.first);
       const unsigned picked = choice == chosen.end() ? 0 : face.glyph_named(choice->second).value_or(0);
       if (choice != chosen.end() && picked == 0)
-        add_trouble(trouble, face.about().name + " has no letterform \"" + choice->second + "\".");
+        trouble.push_back({"letterform-unknown", {{"face", face.about().name}, {"form", choice->second}}});
       for (; i < line.glyphs.size() && line.glyphs[i].cluster == letter.first; ++i) {
         const auto& g = line.glyphs[i];
         unsigned id = g.glyph;
@@ -134,16 +131,17 @@ std::vector<UnsetLine> letters_of(const Face& face, const std::u32string& text, 
     }
     out.push_back(std::move(made));
   }
-  auto say = [&](const std::vector<char32_t>& list, const std::string& what, const std::string& then) {
+  auto say = [&](const char* code, const std::vector<char32_t>& list) {
     if (list.empty()) return;
     std::string names;
     for (std::size_t i = 0; i < std::min(list.size(), kMostNamed); ++i)
       names += (i == 0 ? "" : ", ") + spoken_of(list[i]);
-    if (list.size() > kMostNamed) names += " and " + std::to_string(list.size() - kMostNamed) + " more";
-    add_trouble(trouble, face.about().name + what + names + then);
+    Said said{code, {{"face", face.about().name}, {"letters", names}}};
+    if (list.size() > kMostNamed) said.figures["more"] = static_cast<double>(list.size() - kMostNamed);
+    trouble.push_back(std::move(said));
   };
-  say(missing, " has no letter for ", "; it is left out. Choose another typeface, or other words.");
-  say(broken, " is damaged at ", "; it is left out. Install the typeface anew.");
+  say("letters-missing", missing);
+  say("letters-damaged", broken);
   return out;
 }
 
@@ -209,7 +207,7 @@ void set_at(const Prepared& p, double em, Lettering& out) {
     const double down = static_cast<double>(n) * distance;
     Baseline base{round, inward, inward ? radius + down : radius - down, down, take.number("from")};
     if (round && base.radius < 0.5) {
-      add_trouble(out.trouble, "The circle is too small for all lines; make it larger.");
+      out.trouble.push_back({"circle-small"});
       base.radius = 0.5;
     }
     out.baselines.push_back(base);
@@ -319,7 +317,7 @@ Lettering set_lettering(const Values& values) {
   const AxisValues axes = axes_from(take.text("axes"));
   auto face = find_face(take.text("font"), axes);
   if (!face) {
-    add_trouble(out.trouble, face.error().line() + ".");
+    out.trouble.push_back({"face-missing", {{"why", face.error().line()}}});
     out.substituted = true;
     face = find_face(standard_typeface());
     if (!face) return out;
@@ -339,7 +337,7 @@ Lettering set_lettering(const Values& values) {
   }
   // On a straight line the width grows evenly with the size, so the second secant already meets it.
   double em = size / static_cast<double>(std::max<std::size_t>(1, out.text.size())), last_em = 0, last = 0;
-  const std::string said = out.trouble;
+  const Sayings said = out.trouble;
   for (int round = 0; round < 8; ++round) {
     out.trouble = said;
     set_at(prepared, em, out);
@@ -353,7 +351,7 @@ Lettering set_lettering(const Values& values) {
   return out;
 }
 
-std::vector<Line> lettering_lines(const Values& values, std::string& trouble) {
+std::vector<Line> lettering_lines(const Values& values, Sayings& trouble) {
   const Lettering lettering = set_lettering(values);
   trouble = lettering.trouble;
   Line line;

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "core/project/project.hpp"
+#include "core/said.hpp"
 #include "core/text/face.hpp"
 
 namespace dotlane {
@@ -51,7 +52,7 @@ struct Lettering {
   std::vector<CaretPlace> carets;  ///< one before every character and one at the end
   double cap_height = 0;           ///< mm
   bool strokes = false;            ///< for a pen: lines to follow instead of outlines
-  std::string trouble;
+  Sayings trouble;
 };
 
 /// Sets the lettering that the values of a "lettering" source describe.
@@ -61,7 +62,7 @@ struct Lettering {
 [[nodiscard]] Path placed(const Letter& letter);
 
 /// The lines of the source: one named "letters" to cut, or "strokes" to draw.
-[[nodiscard]] std::vector<Line> lettering_lines(const Values& values, std::string& trouble);
+[[nodiscard]] std::vector<Line> lettering_lines(const Values& values, Sayings& trouble);
 
 /// The values with another text: what was said about single letters stays with those that remain. Both texts are
 /// compared from their ends; what lies between changed.

@@ -196,7 +196,7 @@ std::vector<std::pair<double, double>> inside_at(const Region& region, double y)
   return out;
 }
 
-std::vector<Line> shaped_card(const Reading& take, std::string& trouble) {
+std::vector<Line> shaped_card(const Reading& take, Sayings& trouble) {
   constexpr double kLeastJoin = 20;  // mm of fold that hold a card together (common practice, no published source)
   const double w = take.number("width"), h = take.number("height"), overlap = take.number("overlap");
   const std::string outline = take.text("outline");
@@ -229,10 +229,9 @@ std::vector<Line> shaped_card(const Reading& take, std::string& trouble) {
     out.push_back(fold_line(number == 1 ? "fold" : "fold-" + std::to_string(number), {from, at}, {to, at}, take));
   }
   if (parts_of(both).size() > 1) {
-    trouble = "The card falls into " + std::to_string(parts_of(both).size()) + " parts: join it deeper.";
+    trouble = {{"card-apart", {{"parts", static_cast<double>(parts_of(both).size())}}}};
   } else if (joined < kLeastJoin) {
-    trouble = "Front and back are joined over " + rounded_text(joined, 1) +
-              " mm only, which may not hold; join it over " + rounded_text(kLeastJoin, 0) + " mm or more.";
+    trouble = {{"card-joined", {{"joined", joined}, {"least", kLeastJoin}}}};
   }
   return out;
 }
@@ -244,9 +243,9 @@ std::pair<double, double> badge_sizes(const Reading& take) {
   return {take.number("visible"), take.number("cut")};
 }
 
-std::vector<Line> badge(const Reading& take, std::string& trouble) {
+std::vector<Line> badge(const Reading& take, Sayings& trouble) {
   const auto [visible, cut] = badge_sizes(take);
-  if (cut <= visible) trouble = "The cut disc must be larger than the visible face, or there is no rim to fold over.";
+  if (cut <= visible) trouble = {{"badge-sizes"}};
   const Vec c{cut / 2, cut / 2};
   std::vector<Line> out{line_of("disc", Role::cut, {ellipse(c, cut / 2, cut / 2)}),
                         line_of("face", Role::guide, {ellipse(c, visible / 2, visible / 2)})};
@@ -315,7 +314,8 @@ std::vector<Line> box(const Reading& take) {
   return out;
 }
 
-std::vector<Line> tag(const Reading& take, std::string& trouble) {
+std::vector<Line> tag(const Reading& take, Sayings& trouble) {
+  constexpr double kLeastRim = 2;  // mm above a hole (common practice, no published source)
   const double w = take.number("width"), h = take.number("height"), hole = take.number("hole"),
                at = take.number("hole-from-end");
   const double c = std::clamp(take.number("corner"), 0.0, std::min(w / 2 - 0.01, h));
@@ -324,9 +324,7 @@ std::vector<Line> tag(const Reading& take, std::string& trouble) {
   if (hole > 0) {
     out.push_back(line_of("hole", Role::cut, {ellipse({w / 2, at}, hole / 2, hole / 2)}));
     const double rim = at - hole / 2;
-    if (rim < 2)
-      trouble = "Only " + rounded_text(std::max(rim, 0.0), 1) +
-                " mm of stock are left above the hole and may tear; leave 2 mm or more.";
+    if (rim < kLeastRim) trouble = {{"tag-rim", {{"rim", std::max(rim, 0.0)}, {"least", kLeastRim}}}};
   }
   return out;
 }
@@ -369,7 +367,7 @@ BadgeFace badge_face(const Values& values) {
   return {visible, cut, visible / 2 - take.number("margin")};
 }
 
-std::vector<Line> ready_shape(const std::string& kind, const Values& values, std::string& trouble) {
+std::vector<Line> ready_shape(const std::string& kind, const Values& values, Sayings& trouble) {
   const KindSpec* spec = find_kind(shape_kinds(), kind);
   if (!spec) return {};
   const Reading take(*spec, values);
@@ -395,7 +393,7 @@ std::vector<Line> ready_shape(const std::string& kind, const Values& values, std
   if (kind == "ring") {
     const double ro = take.number("outer") / 2, ri = take.number("inner") / 2;
     if (ri >= ro) {
-      trouble = "The hole is as large as the ring; make it smaller than " + rounded_text(2 * ro, 1) + " mm.";
+      trouble = {{"ring-hole", {{"most", 2 * ro}}}};
       return one(Role::cut, ellipse({ro, ro}, ro, ro));
     }
     auto out = one(Role::cut, ellipse({ro, ro}, ro, ro));
@@ -435,7 +433,7 @@ std::vector<Line> ready_shape(const std::string& kind, const Values& values, std
     if (take.number("border") > 0) {
       const Region inside = offset(region_of(*out.front().path), -take.number("border"));
       if (inside.empty()) {
-        trouble = "The border inside does not fit; make it narrower.";
+        trouble = {{"label-border"}};
       } else {
         out.push_back(line_of("border", Role::draw, refit(inside).contours));
       }

@@ -31,7 +31,7 @@ void dress_new(Project& project, Piece& piece, const std::vector<Line>& made) {
 }
 
 std::vector<Line> made_by(const Source& source) {
-  std::string trouble;
+  Sayings trouble;
   return source_lines(source, trouble);
 }
 

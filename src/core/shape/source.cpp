@@ -6,7 +6,7 @@
 
 namespace dotlane {
 
-std::vector<Line> source_lines(const Source& source, std::string& trouble) {
+std::vector<Line> source_lines(const Source& source, Sayings& trouble) {
   if (source.kind == "picture") return traced_lines(*source.picture, source.values, trouble);
   if (source.kind == "lettering") return lettering_lines(source.values, trouble);
   return ready_shape(source.kind, source.values, trouble);

@@ -6,6 +6,6 @@
 namespace dotlane {
 
 /// The lines in the source's own coordinates. What cannot be made as asked is said in `trouble`.
-[[nodiscard]] std::vector<Line> source_lines(const Source& source, std::string& trouble);
+[[nodiscard]] std::vector<Line> source_lines(const Source& source, Sayings& trouble);
 
 }  // namespace dotlane

@@ -181,7 +181,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
   const auto found = functions.find(step.kind);
   const KindSpec* spec = find_kind(step_kinds(), step.kind);
   if (found == functions.end() || !spec) {
-    outcome.trouble = "This version does not know the step \"" + step.kind + "\"; it is kept and passed over.";
+    outcome.trouble = {{"step-unknown", {{"step", step.kind}}}};
   } else {
     const Reading take(*spec, step.values);
     lines = found->second(std::move(lines), {step, take, inputs, outcome});

@@ -14,7 +14,7 @@ Region covered_by(const std::vector<int>& pieces, const StepCall& call) {
     const Region& region = call.inputs.covers(id);
     if (!region.empty()) all.push_back(region);
   }
-  if (all.empty() && !pieces.empty()) call.outcome.trouble = "The pieces it works with are gone or enclose nothing.";
+  if (all.empty() && !pieces.empty()) call.outcome.trouble = {{"inputs-empty"}};
   return unite(all);
 }
 
@@ -40,7 +40,7 @@ std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call) {
   const auto pieces = inputs_of(call.step);
   const bool by_layer = call.take.is("together", "layer");
   if (meant.empty() && pieces.empty()) {
-    call.outcome.trouble = "There is no closed line to join.";
+    call.outcome.trouble = {{"join-nothing"}};
     return lines;
   }
   if (meant.empty()) {  // the others alone make the shape
@@ -94,7 +94,7 @@ std::vector<Line> step_cut_away(std::vector<Line> lines, const StepCall& call) {
   }
   const auto meant = shapes_meant(call.take.text("of"), lines);
   if (meant.size() < 2) {
-    call.outcome.trouble = "It takes two closed lines that overlap, or other pieces to cut away.";
+    call.outcome.trouble = {{"cut-away-nothing"}};
     return lines;
   }
   Region above;
@@ -116,7 +116,7 @@ std::vector<Line> step_overlap(std::vector<Line> lines, const StepCall& call) {
   }
   const auto meant = shapes_meant(call.take.text("of"), lines);
   if (meant.size() < 2) {
-    call.outcome.trouble = "It takes two closed lines that overlap, or other pieces.";
+    call.outcome.trouble = {{"overlap-nothing"}};
     return lines;
   }
   Region shared = region_of(*lines[meant.front()].path);
@@ -129,7 +129,7 @@ std::vector<Line> step_divide(std::vector<Line> lines, const StepCall& call) {
   const auto meant = shapes_meant(call.take.text("of"), lines);
   const auto pieces = inputs_of(call.step);
   if (meant.empty()) {
-    call.outcome.trouble = "There is no closed line to divide.";
+    call.outcome.trouble = {{"divide-nothing"}};
     return lines;
   }
   struct Fragment {

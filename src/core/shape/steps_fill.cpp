@@ -109,13 +109,10 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
   }
   made->region = between ? nested(regions) : unite(regions);
   if (made->region.empty()) {
-    call.outcome.trouble = made->open > 0 ? "The lines are open and enclose nothing to fill; close their gaps first."
-                                          : "There is no closed line to fill.";
+    call.outcome.trouble = {{made->open > 0 ? "fill-open" : "fill-nothing"}};
     return lines;
   }
-  if (made->open > 0)
-    call.outcome.trouble = std::to_string(made->open) + (made->open == 1 ? " open line stays" : " open lines stay") +
-                           " unfilled; close its gaps, or leave it out.";
+  if (made->open > 0) call.outcome.trouble = {{"fill-some-open", {{"lines", static_cast<double>(made->open)}}}};
   made->options = fill_options(take, call.inputs.turned);
   if (call.inputs.most_strokes > 0) {
     // A first impression: wider spacing, but the same pattern.
@@ -146,7 +143,7 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
   for (int coat = 0; coat < (made->options.second == SecondCoat::none ? 1 : 2); ++coat) {
     auto done = fill(made->region, made->options, coat);
     if (!done) {
-      call.outcome.trouble = "Not filled: " + done.error().message + ".";
+      call.outcome.trouble = {{"fill-refused", {{"why", done.error().message}}}};
       return lines;
     }
     Line line = with_strokes(like, *done, curved);
@@ -158,8 +155,7 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
     made->coats.push_back(std::move(*done));
     strokes.push_back(std::move(line));
   }
-  if (made->coats.front().empty())
-    call.outcome.trouble = "No stroke fits: the shapes are narrower than the inset leaves room for.";
+  if (made->coats.front().empty()) call.outcome.trouble = {{"fill-no-room"}};
   std::vector<Line> out;
   const bool outline = !take.is("outline", "leave-out");
   for (std::size_t i = 0; i < lines.size(); ++i) {

@@ -147,7 +147,7 @@ std::vector<Line> step_offset(std::vector<Line> lines, const StepCall& call) {
   const int count = std::max(1, take.count("count"));
   const bool replaced = take.is("original", "remove"), drawn = take.is("original", "draw");
   if (meant.empty()) {
-    call.outcome.trouble = "There is no closed line to offset.";
+    call.outcome.trouble = {{"offset-nothing"}};
     return lines;
   }
   // What is offset: everything as one shape, or each line for itself.
@@ -197,7 +197,7 @@ std::vector<Line> step_offset(std::vector<Line> lines, const StepCall& call) {
       made.push_back(std::move(line));
     }
   }
-  if (made.empty()) call.outcome.trouble = "Nothing is left: the shapes are narrower than twice the distance.";
+  if (made.empty()) call.outcome.trouble = {{"offset-vanished"}};
   std::vector<Line> out;
   for (std::size_t i = 0; i < lines.size(); ++i) {
     const bool is_meant = std::find(meant.begin(), meant.end(), i) != meant.end();

@@ -42,7 +42,7 @@ std::vector<Line> step_skew(std::vector<Line> lines, const StepCall& call) {
   const double x = std::tan(call.take.number("across") * degree), y = std::tan(call.take.number("up") * degree);
   const Affine map{1, -y, -x, 1, 0, 0};
   if (std::abs(map.determinant()) < 1e-6) {
-    call.outcome.trouble = "These two angles would flatten it to a line.";
+    call.outcome.trouble = {{"skew-flat"}};
     return lines;
   }
   const Vec centre = bounds_of(lines).centre();
@@ -54,7 +54,7 @@ std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call) {
   const bool keep = call.take.flag("keep-proportions");
   const double size = call.take.number("size");
   auto refuse = [&](const char* why) {
-    call.outcome.trouble = why;
+    call.outcome.trouble = {{why}};
     return lines;
   };
   if (box.empty()) return lines;
@@ -63,10 +63,10 @@ std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call) {
   if (call.take.is("to", "percent")) {
     sx = sy = call.take.number("percent") / 100;
   } else if (call.take.is("to", "width")) {
-    if (box.width() <= 0) return refuse("It has no width to scale.");
+    if (box.width() <= 0) return refuse("scale-no-width");
     sx = size / box.width(), sy = keep ? sx : 1;
   } else if (call.take.is("to", "height")) {
-    if (box.height() <= 0) return refuse("It has no height to scale.");
+    if (box.height() <= 0) return refuse("scale-no-height");
     sy = size / box.height(), sx = keep ? sy : 1;
   } else if (call.take.is("to", "longest")) {
     sx = sy = size / std::max(box.width(), box.height());
@@ -76,9 +76,9 @@ std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call) {
       room = {};
       for (const int id : inputs_of(call.step)) room.add(call.inputs.bounds(id));
     }
-    if (room.empty()) return refuse("There is nothing to fit into.");
+    if (room.empty()) return refuse("fit-nothing");
     room = room.grown(-call.take.number("margin"));
-    if (room.x0 >= room.x1 || room.y0 >= room.y1) return refuse("The margin leaves no room.");
+    if (room.x0 >= room.x1 || room.y0 >= room.y1) return refuse("fit-no-room");
     sx = box.width() > 0 ? room.width() / box.width() : 1, sy = box.height() > 0 ? room.height() / box.height() : 1;
     if (keep) sx = sy = std::min(sx, sy);
     fixed = box.centre();
@@ -92,7 +92,7 @@ std::vector<Line> step_repeat(std::vector<Line> lines, const StepCall& call) {
   const int across = call.take.count("count"), down = call.take.is("way", "grid") ? call.take.count("rows") : 1;
   if (box.empty()) return lines;
   if (static_cast<std::size_t>(across) * static_cast<std::size_t>(down) * lines.size() > 20'000) {
-    call.outcome.trouble = "That would make more than 20,000 lines; ask for fewer copies.";
+    call.outcome.trouble = {{"repeat-many"}};
     return lines;
   }
   auto out = lines;

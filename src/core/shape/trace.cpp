@@ -173,16 +173,16 @@ std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, con
 
 }  // namespace
 
-std::vector<TracedLayer> trace(const Picture& picture, const Values& values, std::string& trouble) {
+std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Sayings& trouble) {
   const Reading take(*find_kind(shape_kinds(), "picture"), values);
   if (picture.empty() || picture.rgb.size() < std::size_t{3} * static_cast<std::size_t>(picture.width) *
                                                   static_cast<std::size_t>(picture.height)) {
-    trouble = "There is no picture to trace.";
+    trouble = {{"trace-no-picture"}};
     return {};
   }
   const Crop crop = crop_of(picture, take);
   if (crop.width < 2 || crop.height < 2) {
-    trouble = "Nothing is left of the picture; crop less.";
+    trouble = {{"trace-cropped"}};
     return {};
   }
   const double scale = take.number("width") / crop.width;
@@ -203,11 +203,11 @@ std::vector<TracedLayer> trace(const Picture& picture, const Values& values, std
     Path path = outlines(mask, take, scale);
     if (!path.contours.empty()) out.push_back({{34, 34, 34}, std::move(path)});
   }
-  if (out.empty()) trouble = "No outline was found: try another threshold, or invert the picture.";
+  if (out.empty()) trouble = {{"trace-nothing"}};
   return out;
 }
 
-std::vector<Line> traced_lines(const Picture& picture, const Values& values, std::string& trouble) {
+std::vector<Line> traced_lines(const Picture& picture, const Values& values, Sayings& trouble) {
   std::vector<Line> out;
   int number = 0;
   for (auto& layer : trace(picture, values, trouble)) {

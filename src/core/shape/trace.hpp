@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "core/project/project.hpp"
+#include "core/said.hpp"
 
 namespace dotlane {
 
@@ -17,10 +18,10 @@ struct TracedLayer {
 /// Traces the picture as the values of the kind "picture" say (see kinds.cpp): two tones by a threshold on luma, or
 /// several colours by k-means in Oklab, each outlined by potrace (P. Selinger, "Potrace: a polygon-based tracing
 /// algorithm", 2003). The layers come lightest first, each to lie below the next. `trouble` says why nothing was found.
-[[nodiscard]] std::vector<TracedLayer> trace(const Picture& picture, const Values& values, std::string& trouble);
+[[nodiscard]] std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Sayings& trouble);
 
 /// The same as lines, one for each layer, with the role cut.
-[[nodiscard]] std::vector<Line> traced_lines(const Picture& picture, const Values& values, std::string& trouble);
+[[nodiscard]] std::vector<Line> traced_lines(const Picture& picture, const Values& values, Sayings& trouble);
 
 /// The shorter side of the smallest contour's box, mm; 0 when there is none.
 [[nodiscard]] double smallest_bit(const std::vector<Line>& lines);

@@ -21,8 +21,7 @@ struct NestedRing {
 std::vector<NestedRing> rings_of(const Region& part, double inset, double spacing, double shortest) {
   std::vector<NestedRing> out;
   for (std::size_t level = 0;; ++level) {
-    if (level == kMostRings)
-      throw GeometryFailure("more than 4,000 rings would lie one inside the other; a wider spacing takes fewer");
+    if (level == kMostRings) throw GeometryFailure("step-failed/rings");
     const double by = inset + static_cast<double>(level) * spacing;
     const Region shrunk = by > 0 ? offset(part, -by, {Corners::round, 4, kChordHere}) : part;
     if (shrunk.empty()) break;

@@ -1,0 +1,219 @@
+// English. Another language is another table like this one.
+//
+// {name}            a name, or a number with what decimals it needs
+// {name|2}          a number with at most that many decimals
+// {name|mm2}        a length, {name|area2} an area: with their unit, in the one that the project has
+// {name|n:one:many} a count before the word that fits it; {name?one:many} the word alone
+// {name|role} {name|step}   the word for a role, the name of a step
+// {*roles}          counts of lines by role, those that there are
+// [...]             only where all figures in it are there
+#include <map>
+#include <string_view>
+
+#include "words/sentences.hpp"
+
+namespace dotlane {
+namespace {
+
+const std::map<std::string_view, const char*> kEnglish{
+    // --- findings: places, tools, stock
+    {"sheet-off-mat", "{stock}: the sheet reaches {past|mm1} past the mat; move it or make it smaller."},
+    {"off-mat", "{piece} reaches {past|mm1} past the mat; bring it onto the mat."},
+    {"off-mat/too-large",
+     "{piece} reaches {past|mm1} past the mat: it is {width|mm1} x {height|mm1} and the mat takes {room-width|mm1} x "
+     "{room-height|mm1}; make it smaller or split it."},
+    {"off-usable", "{piece} reaches {past|mm1} into the border that the rollers need; move it inward."},
+    {"off-usable/too-large",
+     "{piece} reaches {past|mm1} into the border that the rollers need: it is {width|mm1} x {height|mm1} and the usable "
+     "area is {room-width|mm1} x {room-height|mm1}."},
+    {"off-sheet", "{piece} reaches {past|mm1} past its sheet; move it or use a larger sheet."},
+    {"tool-missing",
+     "{lines|n:line has:lines have} no tool and would be left out; choose one or add it to the rack."},
+    {"tool-role", "{tool} cannot {role|role}, and {lines|n:line wants:lines want} it to; choose a tool that can."},
+    {"tool-stock",
+     "{stock} is {thick|mm2} thick and {tool} is meant for {most|mm2} at most; use a tool for thicker stock."},
+    {"stock-over-rating",
+     "{stock} is {thick|mm2} thick; the machine is rated for {most|mm2}. Do not go past the rating: see the machine's "
+     "manual."},
+    {"force-over-rating",
+     "{stock} asks for {force|0} gf to {role|role}; the machine gives {most|0} gf at most and the plan keeps to that."},
+    // --- findings: cuts, order
+    {"open-cut",
+     "{lines|n:cut line does:cut lines do} not close; the widest gap is {gap|mm2}, so the part would hang on. Close the "
+     "gap."},
+    {"open-cut/slit",
+     "{lines|n:open line is:open lines are} set to cut and will only make a slit; should it be drawn or scored?"},
+    {"doubled-cut",
+     "{length|mm1} of cut lines lie on each other; the blade would go there twice and tear the edge. Remove the double."},
+    {"cut-before",
+     "Pass {cut|0} cuts before pass {later|0} ({role|role}), which must land in register; a part cut loose can shift. "
+     "Cut last."},
+    {"mirrored",
+     "The job is mirrored here, once; leave the mirror switch of the machine off, or it comes out the right way round "
+     "again."},
+    {"mirrored-twice",
+     "{piece} is mirrored in its recipe and once more with the job: it comes out as drawn. Mirror exactly once."},
+    {"clear-not-mirrored",
+     "{piece} is engraved on {stock}, which is clear. Read through the blank, from the other side, it comes out the wrong "
+     "way round; mirror it once for that."},
+    {"role-guessed", "The roles of {lines|n:line:lines} were guessed ({*roles}) and nobody has confirmed them."},
+    // --- findings: shapes
+    {"recipe-trouble", "{piece}[, {step|step}]: {because}"},
+    {"tiny-bits",
+     "{piece}: {contours|n:cut contour is:cut contours are} smaller than {limit|area1} (the smallest {least|area2}) and "
+     "hard to weed. Drop them, or make the piece larger."},
+    {"slivers",
+     "{piece}: {parts|n:part is:parts are} nowhere wider than {limit|mm2} and would tear. Join {parts?it to its "
+     "neighbour:them to their neighbours}, or drop {parts?it:them}."},
+    {"blunt-points",
+     "{piece}: the outward offset blunts {points|n:sharp point:sharp points}. Mitred corners keep them; an inset of a "
+     "larger shape does too."},
+    {"badge-rim",
+     "{piece}: {lines|n:line reaches:lines reach} {past|mm1} past the clear part of the face and may fold out of sight. "
+     "Make it smaller, or move it inward."},
+    // --- findings: lettering
+    {"letters-apart",
+     "{piece}: “{left}” and “{right}” do not touch; the gap is {gap|mm2}. Tighten them, or they come apart."},
+    {"letters-apart/hardly",
+     "{piece}: “{left}” and “{right}” do not hold; they hardly touch. Tighten them, or they come apart."},
+    {"letters-apart/more", "{piece}: {pairs|0} more pairs of letters do not stand well. Close up the whole line."},
+    {"counter-closed",
+     "{piece}: the counter of “{letter}” is cut down to {left|area2} by its neighbour (it was {was|area2}). Loosen the "
+     "pair."},
+    {"counter-closed/whole",
+     "{piece}: the counter of “{letter}” is closed by its neighbour (it was {was|area2}). Loosen the pair."},
+    {"letters-overlap",
+     "{piece}: {pairs|n:pair of letters overlaps:pairs of letters overlap}, the first “{left}” and “{right}”, and the "
+     "blade would cut through the strokes. Join them."},
+    {"letters-thin",
+     "{piece}: “{letter}” is only {thin|mm2} thin at its thinnest; under {limit|mm2} it tears. It takes capitals of "
+     "{wanted|mm2} (now {cap|mm2}), or thicker strokes."},
+    {"letters-thin/tip",
+     "{piece}: “{letter}” is only {thin|mm2} thin at its thinnest; the {tip|mm2} tip draws both its sides in one. It "
+     "takes capitals of {wanted|mm2} (now {cap|mm2}), or thicker strokes."},
+    {"letters-small",
+     "{piece}: the smallest counter or dot, in “{letter}”, has {area|area2} and is hard to weed. It takes capitals of "
+     "{wanted|mm2} (now {cap|mm2})."},
+    {"letters-small/tip",
+     "{piece}: the {tip|mm2} tip fills the counter of “{letter}”. Make the letters larger, or choose a finer tip."},
+    {"letters-small/strokes",
+     "{piece}: capitals of {cap|mm2} are small for a tip of {tip|mm2}; loops fill up. From {wanted|mm2} they stay "
+     "clear."},
+    {"outlines-reserved",
+     "{piece}: the typeface {face} says that its outlines may not be used freely. Read its licence, or choose another."},
+    // --- findings: fills
+    {"fill-empty",
+     "{piece}: {shapes|n:shape:shapes}[ ({letters}[ and {more|0} more])][, the first at {x|1} × {y|1} mm on the mat,] "
+     "{shapes?gets:get} no stroke at all and would stay hollow. Turn the strokes, bring them closer, or make the inset "
+     "smaller."},
+    {"fill-thin",
+     "{piece}: {shapes|n:shape:shapes}[ ({letters}[ and {more|0} more])][, the first at {x|1} × {y|1} mm on the mat,] "
+     "{shapes?is:are} inked to {share|0} % where all together reach {together|0} %, and will look lighter. Turn the "
+     "strokes, or bring them closer."},
+    {"fill-outside",
+     "{piece}: the {tip|mm2} tip inks {outside|area1} beyond the edge. An inset of half the tip keeps it inside."},
+    {"long-run",
+     "The job runs for {minutes|0} min, pass {pass|0} alone for {longest|0} min. Keep the computer from sleeping, and do "
+     "not leave a heated or engraving run alone."},
+    // --- what a reader of drawings has to say
+    {"size-assumed",
+     "[{piece}: ]The file states no physical size; it is taken at {per-inch|2} per inch, which makes it {width|mm1} x "
+     "{height|mm1}. At 96, 90 or 72 per inch it would be {width-96|mm1} x {height-96|mm1}, {width-90|mm1} x "
+     "{height-90|mm1} or {width-72|mm1} x {height-72|mm1}: pick the one you know to be right."},
+    {"size-assumed/artwork",
+     "{piece}: The file states no physical size. At {per-inch|2} per inch the artwork is {width|mm1} x {height|mm1}; pick "
+     "the size you know to be right."},
+    {"text-left-out",
+     "[{piece}: ]{texts|n:text was:texts were} left out (\"{first}\"): turn text into outlines in the drawing program and "
+     "bring the file in again."},
+    {"image-left-out",
+     "[{piece}: ]{pictures|n:picture was:pictures were} left out: only lines can be cut or drawn."},
+    {"embedded-left-out", "[{piece}: ]{objects|n:embedded object was:embedded objects were} left out."},
+    {"clip-ignored", "[{piece}: ]{clips|n:clip or mask is:clips or masks are} not applied: the whole shapes came in."},
+    {"hidden-left-out", "[{piece}: ]{elements|n:hidden element was:hidden elements were} left out."},
+    {"unpainted",
+     "[{piece}: ]{lines|n:line has:lines have} neither stroke nor fill and came in as guide."},
+    {"style-ignored",
+     "[{piece}: ]{rules|n:style rule was:style rules were} not understood (\"{first}\"); check the colours of the lines."},
+    {"nothing-drawn", "[{piece}: ]The file holds no lines that a tool could follow."},
+    // A note that came with its words, from a file of an older version.
+    {"note", "[{piece}: ]{message}"},
+    // --- what steps and sources cannot do
+    {"step-unknown", "This version does not know the step \"{step}\"; it is kept and passed over."},
+    {"step-failed",
+     "This step could not be carried out ({why}); the lines are left as they were. Change a number a little, or switch "
+     "it off."},
+    {"step-failed/kernel",
+     "This step could not be carried out (the kernel gave up on this shape); the lines are left as they were. Change a "
+     "number a little, or switch it off."},
+    {"step-failed/rings",
+     "This step could not be carried out (more than 4,000 rings would lie one inside the other; a wider spacing takes "
+     "fewer); the lines are left as they were. Change a number a little, or switch it off."},
+    {"inputs-gone", "A piece it works with is gone."},
+    {"inputs-circle", "A piece it works with depends on this one."},
+    {"inputs-empty", "The pieces it works with are gone or enclose nothing."},
+    {"join-nothing", "There is no closed line to join."},
+    {"cut-away-nothing", "It takes two closed lines that overlap, or other pieces to cut away."},
+    {"overlap-nothing", "It takes two closed lines that overlap, or other pieces."},
+    {"divide-nothing", "There is no closed line to divide."},
+    {"offset-nothing", "There is no closed line to offset."},
+    {"offset-vanished", "Nothing is left: the shapes are narrower than twice the distance."},
+    {"skew-flat", "These two angles would flatten it to a line."},
+    {"scale-no-width", "It has no width to scale."},
+    {"scale-no-height", "It has no height to scale."},
+    {"fit-nothing", "There is nothing to fit into."},
+    {"fit-no-room", "The margin leaves no room."},
+    {"repeat-many", "That would make more than 20,000 lines; ask for fewer copies."},
+    {"fill-open", "The lines are open and enclose nothing to fill; close their gaps first."},
+    {"fill-nothing", "There is no closed line to fill."},
+    {"fill-some-open", "{lines|n:open line stays:open lines stay} unfilled; close its gaps, or leave it out."},
+    {"fill-refused", "Not filled: {why}."},
+    {"fill-no-room", "No stroke fits: the shapes are narrower than the inset leaves room for."},
+    {"trace-no-picture", "There is no picture to trace."},
+    {"trace-cropped", "Nothing is left of the picture; crop less."},
+    {"trace-nothing", "No outline was found: try another threshold, or invert the picture."},
+    {"card-apart", "The card falls into {parts|0} parts: join it deeper."},
+    {"card-joined",
+     "Front and back are joined over {joined|mm1} only, which may not hold; join it over {least|mm0} or more."},
+    {"badge-sizes", "The cut disc must be larger than the visible face, or there is no rim to fold over."},
+    {"tag-rim", "Only {rim|mm1} of stock are left above the hole and may tear; leave {least|mm0} or more."},
+    {"ring-hole", "The hole is as large as the ring; make it smaller than {most|mm1}."},
+    {"label-border", "The border inside does not fit; make it narrower."},
+    {"circle-small", "The circle is too small for all lines; make it larger."},
+    {"face-missing", "{why}."},
+    {"feature-unknown", "\"{feature}\" is no feature setting; write them as swsh, -liga or ss01=2."},
+    {"letterform-unknown", "{face} has no letterform \"{form}\"."},
+    {"letters-missing",
+     "{face} has no letter for {letters}[ and {more|0} more]; it is left out. Choose another typeface, or other words."},
+    {"letters-damaged",
+     "{face} is damaged at {letters}[ and {more|0} more]; it is left out. Install the typeface anew."},
+    // --- buttons
+    {"fix-onto-mat", "Bring onto the mat"},
+    {"fix-use-tool", "Use {tool}"},
+    {"fix-close-gaps", "Close the gaps"},
+    {"fix-remove-doubles", "Remove the doubles"},
+    {"fix-cut-last", "Cut last"},
+    {"fix-mirror", "Mirror the piece"},
+    {"fix-per-inch", "{per-inch|0} per inch: {width|mm1} x {height|mm1}"},
+    {"fix-confirm-roles", "Confirm the roles"},
+    {"fix-drop-tiny", "Drop the tiny bits"},
+    {"fix-mitre", "Mitre the corners"},
+    {"fix-tighten", "Tighten “{left}” and “{right}” by {by|mm2}"},
+    {"fix-loosen", "Loosen “{left}” and “{right}” by {by|mm2}"},
+    {"fix-close-up", "Close up all letters"},
+    {"fix-join-letters", "Join the letters"},
+    {"fix-capitals", "Make capitals {cap|mm2} high"},
+    {"fix-thicken", "Thicken by {by|mm2}"},
+    {"fix-angle", "Turn the strokes to {angle|1}°"},
+    {"fix-inset-half", "Inset half the tip, {inset|mm2}"},
+    {"fix-inset", "Inset {inset|mm2}"},
+};
+
+}  // namespace
+
+const char* template_of(const std::string& code) {
+  const auto found = kEnglish.find(code);
+  return found == kEnglish.end() ? nullptr : found->second;
+}
+
+}  // namespace dotlane
