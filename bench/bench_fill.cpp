@@ -155,7 +155,7 @@ BENCHMARK(BM_CoverageOfLettering)->Unit(benchmark::kMillisecond);
 void BM_CostOfLettering(benchmark::State& state) {
   const Machine machine = new_project("bench").machine;
   const std::vector<Strokes> coats{*fill(lettering(), hatch_every(0.3))};
-  for (auto _ : state) benchmark::DoNotOptimize(run_cost(chains_of(coats), machine, {}));
+  for (auto _ : state) benchmark::DoNotOptimize(run_cost(polylines_of(coats), machine, {}));
 }
 BENCHMARK(BM_CostOfLettering)->Unit(benchmark::kMillisecond);
 

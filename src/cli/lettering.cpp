@@ -61,7 +61,8 @@ Json glyphs_report(const Lettering& lettering, const Values& values) {
   const Reading take(*find_kind(shape_kinds(), "lettering"), values);
   TextOptions options;
   options.kerning = take.flag("kerning");
-  for (const auto part : split(take.text("features"), ',')) options.features.emplace_back(trimmed(part));
+  const std::string features = take.text("features");
+  for (const auto part : split(features, ',')) options.features.emplace_back(trimmed(part));
   Json glyphs = Json::array();
   for (const auto& line : shaped_lines(*lettering.face, lettering.text, options)) {
     for (const auto& g : line.glyphs)

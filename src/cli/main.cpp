@@ -209,8 +209,11 @@ int shelf(Options o, bool json, bool tools) {
   std::string text;
   if (tools) {
     for (const auto& t : input.project.tools) {
-      list.push_back(
-          {{"id", t.id}, {"name", t.name}, {"kind", t.kind}, {"tip_width_mm", t.tip_width_mm}, {"ink", hex(t.ink)}});
+      list.push_back({{"id", t.id},
+                      {"name", t.name},
+                      {"kind", word(t.kind)},
+                      {"tip_width_mm", t.tip_width_mm},
+                      {"ink", hex(t.ink)}});
       text += t.id + "\t" + t.name + "\n";
     }
   } else {

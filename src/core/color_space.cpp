@@ -10,11 +10,6 @@ namespace {
 constexpr double kPi = std::numbers::pi;
 double radians(double degrees) { return degrees * kPi / 180; }
 
-double linear(std::uint8_t v) {
-  const double c = v / 255.0;
-  return c <= 0.04045 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4);
-}
-
 std::uint8_t gamma(double v) {
   const double c = v <= 0.0031308 ? 12.92 * v : 1.055 * std::pow(v, 1 / 2.4) - 0.055;
   return static_cast<std::uint8_t>(std::lround(std::clamp(c, 0.0, 1.0) * 255));

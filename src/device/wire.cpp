@@ -5,9 +5,14 @@
 namespace dotlane::wire {
 
 Json from_machine(const Machine& m) {
-  return {{"width_mm", m.mat.width_mm},   {"height_mm", m.mat.height_mm}, {"travel_mm_s", m.travel_mm_s},
-          {"accel_mm_s2", m.accel_mm_s2}, {"corner_mm", m.corner_mm},     {"lower_s", m.lower_s},
-          {"lift_s", m.lift_s},           {"holders", m.holders}};
+  return {{"width_mm", m.mat.width_mm},
+          {"height_mm", m.mat.height_mm},
+          {"travel_mm_s", m.travel_mm_s},
+          {"accel_mm_s2", m.accel_mm_s2},
+          {"corner_mm", m.junction_deviation_mm},
+          {"lower_s", m.lower_s},
+          {"lift_s", m.lift_s},
+          {"holders", m.holders}};
 }
 
 Machine to_machine(const Json& json) {
@@ -16,7 +21,7 @@ Machine to_machine(const Json& json) {
   m.mat.height_mm = json.value("height_mm", m.mat.height_mm);
   m.travel_mm_s = std::max(0.1, json.value("travel_mm_s", m.travel_mm_s));
   m.accel_mm_s2 = std::max(1.0, json.value("accel_mm_s2", m.accel_mm_s2));
-  m.corner_mm = std::max(1e-4, json.value("corner_mm", m.corner_mm));
+  m.junction_deviation_mm = std::max(1e-4, json.value("corner_mm", m.junction_deviation_mm));
   m.lower_s = json.value("lower_s", m.lower_s);
   m.lift_s = json.value("lift_s", m.lift_s);
   m.holders = json.value("holders", m.holders);

@@ -9,8 +9,8 @@ namespace dotlane {
 namespace {
 
 constexpr std::size_t kSmoothSegments = 20'000;
-constexpr std::size_t kHighlightChains = 3000;  // lines of more are highlighted by their box
-constexpr std::size_t kThumbnailChains = 600;   // of a line; of more, every so many are shown
+constexpr std::size_t kHighlightPolylines = 3000;  // lines of more are highlighted by their box
+constexpr std::size_t kThumbnailPolylines = 600;   // of a line; of more, every so many are shown
 
 Color ground_of(const Project& project, const Piece& piece, const Theme& theme) {
   const Stock* stock = find_stock(project, piece.stock);
@@ -22,15 +22,16 @@ int load_of(const Project& project, const Piece& piece) {
   return sheet ? sheet->load : 0;
 }
 
-/// The chain in pixels, without points that would fall on the last one.
-void to_pixels(const View& view, const Affine& map, const Polyline& chain, QPolygonF& out) {
+/// The polyline in pixels, without points that would fall on the last one.
+void to_pixels(const View& view, const Affine& map, const Polyline& polyline, QPolygonF& out) {
   out.clear();
   const Affine m = Affine{view.px_per_mm, 0, 0, view.px_per_mm, view.origin.x(), view.origin.y()} * map;
   QPointF last;
-  for (std::size_t i = 0; i < chain.points.size(); ++i) {
-    const Vec p = m(chain.points[i]);
+  for (std::size_t i = 0; i < polyline.points.size(); ++i) {
+    const Vec p = m(polyline.points[i]);
     const QPointF q(p.x, p.y);
-    if (i > 0 && i + 1 < chain.points.size() && std::abs(q.x() - last.x()) + std::abs(q.y() - last.y()) < 0.5) continue;
+    if (i > 0 && i + 1 < polyline.points.size() && std::abs(q.x() - last.x()) + std::abs(q.y() - last.y()) < 0.5)
+      continue;
     out.append(q);
     last = q;
   }
@@ -81,9 +82,9 @@ QPainterPath material_path(const View& view, const DrawnPiece& piece) {
   QPolygonF pixels;
   for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
     if (piece.piece->lines[i].role != Role::cut) continue;
-    for (const auto& chain : piece.flat->lines[i].chains) {
-      if (!chain.closed) continue;
-      to_pixels(view, piece.to_mat, chain, pixels);
+    for (const auto& polyline : piece.flat->lines[i].polylines) {
+      if (!polyline.closed) continue;
+      to_pixels(view, piece.to_mat, polyline, pixels);
       area.addPolygon(pixels);
     }
   }
@@ -187,16 +188,16 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       if (line.role == Role::print && line.filled) {
         QPainterPath area;
         area.setFillRule(line.path->fill_rule == FillRule::evenodd ? Qt::OddEvenFill : Qt::WindingFill);
-        for (const auto& chain : piece.flat->lines[i].chains) {
-          to_pixels(view, piece.to_mat, chain, pixels);
+        for (const auto& polyline : piece.flat->lines[i].polylines) {
+          to_pixels(view, piece.to_mat, polyline, pixels);
           area.addPolygon(pixels);
         }
         p.fillPath(area, QColor(line.color.r, line.color.g, line.color.b, 90));
       }
-      const auto& chains = piece.flat->lines[i].chains;
-      for (std::size_t k = 0; k < chains.size(); ++k) {
+      const auto& polylines = piece.flat->lines[i].polylines;
+      for (std::size_t k = 0; k < polylines.size(); ++k) {
         if (k % 4096 == 4095 && stopped()) break;
-        to_pixels(view, piece.to_mat, chains[k], pixels);
+        to_pixels(view, piece.to_mat, polylines[k], pixels);
         draw_course(p, pixels);
         painted += static_cast<std::size_t>(pixels.size());
         if (line.role == Role::foil && !strokes) {
@@ -219,8 +220,8 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
         pen.setDashPattern({2, 4});
         pen.setCosmetic(true);
         p.setPen(pen);
-        for (const auto& chain : piece->flat->lines[i].chains) {
-          to_pixels(view, piece->to_mat, chain, pixels);
+        for (const auto& polyline : piece->flat->lines[i].polylines) {
+          to_pixels(view, piece->to_mat, polyline, pixels);
           p.drawPolyline(pixels);
         }
       }
@@ -244,14 +245,14 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       const LineRef ref{piece->piece->id, piece->piece->lines[i].id};
       if (!wanted.contains(ref)) continue;
-      const auto& all = piece->flat->lines[i].chains;
-      if (all.size() > kHighlightChains) {  // a box says as much, at once
+      const auto& all = piece->flat->lines[i].polylines;
+      if (all.size() > kHighlightPolylines) {  // a box says as much, at once
         p.drawRect(view.to_px(piece->line_bounds[i]));
         continue;
       }
       p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments / 4);
-      for (const auto& chain : piece->flat->lines[i].chains) {
-        to_pixels(view, piece->to_mat, chain, pixels);
+      for (const auto& polyline : piece->flat->lines[i].polylines) {
+        to_pixels(view, piece->to_mat, polyline, pixels);
         p.drawPolyline(pixels);
         painted += static_cast<std::size_t>(pixels.size());
       }
@@ -274,8 +275,8 @@ void paint_mark(QPainter& p, const View& view, const Project& project, const std
   pen.setJoinStyle(Qt::RoundJoin);
   p.setPen(pen);
   QPolygonF pixels;
-  Polyline chain{points, false};
-  to_pixels(view, {}, chain, pixels);
+  Polyline polyline{points, false};
+  to_pixels(view, {}, polyline, pixels);
   draw_course(p, pixels);
 }
 
@@ -327,10 +328,10 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
                      std::max(0.3, tool->tip_width_mm * view.px_per_mm), false);
     }
     p.setPen(pen);
-    const auto& chains = piece.flat->lines[i].chains;
-    const std::size_t every = chains.size() / kThumbnailChains + 1;
-    for (std::size_t k = 0; k < chains.size(); k += every) {
-      to_pixels(view, piece.to_mat, chains[k], pixels);
+    const auto& polylines = piece.flat->lines[i].polylines;
+    const std::size_t every = polylines.size() / kThumbnailPolylines + 1;
+    for (std::size_t k = 0; k < polylines.size(); k += every) {
+      to_pixels(view, piece.to_mat, polylines[k], pixels);
       draw_course(p, pixels);
     }
   }

@@ -47,7 +47,7 @@ Drawing shown_drawing(const Project& project, const Derived& derived, const Expo
     if (selection.pass != 0) {
       auto flat = std::make_shared<FlatPiece>(*shown->flat);
       for (std::size_t i = 0; i < flat->lines.size(); ++i) {
-        if (!wanted.contains({piece->piece->id, i})) flat->lines[i].chains.clear();
+        if (!wanted.contains({piece->piece->id, i})) flat->lines[i].polylines.clear();
       }
       shown->flat = flat;
     }
@@ -134,9 +134,9 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
         if (line.role == Role::guide) pen.setDashPattern({1, 10});
         pen.setCapStyle(Qt::FlatCap);
         p.setPen(pen);
-        for (const auto& chain : piece->flat->lines[l].chains) {
+        for (const auto& polyline : piece->flat->lines[l].polylines) {
           QPolygonF polygon;
-          for (const Vec q : piece->on_mat(chain).points) polygon.append(view.to_px(q));
+          for (const Vec q : piece->on_mat(polyline).points) polygon.append(view.to_px(q));
           p.drawPolyline(polygon);
         }
       }

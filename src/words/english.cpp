@@ -24,11 +24,11 @@ const std::map<std::string_view, const char*> kEnglish{
      "{room-height|mm1}; make it smaller or split it."},
     {"off-usable", "{piece} reaches {past|mm1} into the border that the rollers need; move it inward."},
     {"off-usable/too-large",
-     "{piece} reaches {past|mm1} into the border that the rollers need: it is {width|mm1} x {height|mm1} and the usable "
+     "{piece} reaches {past|mm1} into the border that the rollers need: it is {width|mm1} x {height|mm1} and the "
+     "usable "
      "area is {room-width|mm1} x {room-height|mm1}."},
     {"off-sheet", "{piece} reaches {past|mm1} past its sheet; move it or use a larger sheet."},
-    {"tool-missing",
-     "{lines|n:line has:lines have} no tool and would be left out; choose one or add it to the rack."},
+    {"tool-missing", "{lines|n:line has:lines have} no tool and would be left out; choose one or add it to the rack."},
     {"tool-role", "{tool} cannot {role|role}, and {lines|n:line wants:lines want} it to; choose a tool that can."},
     {"tool-stock",
      "{stock} is {thick|mm2} thick and {tool} is meant for {most|mm2} at most; use a tool for thicker stock."},
@@ -39,12 +39,14 @@ const std::map<std::string_view, const char*> kEnglish{
      "{stock} asks for {force|0} gf to {role|role}; the machine gives {most|0} gf at most and the plan keeps to that."},
     // --- findings: cuts, order
     {"open-cut",
-     "{lines|n:cut line does:cut lines do} not close; the widest gap is {gap|mm2}, so the part would hang on. Close the "
+     "{lines|n:cut line does:cut lines do} not close; the widest gap is {gap|mm2}, so the part would hang on. Close "
+     "the "
      "gap."},
     {"open-cut/slit",
      "{lines|n:open line is:open lines are} set to cut and will only make a slit; should it be drawn or scored?"},
     {"doubled-cut",
-     "{length|mm1} of cut lines lie on each other; the blade would go there twice and tear the edge. Remove the double."},
+     "{length|mm1} of cut lines lie on each other; the blade would go there twice and tear the edge. Remove the "
+     "double."},
     {"cut-before",
      "Pass {cut|0} cuts before pass {later|0} ({role|role}), which must land in register; a part cut loose can shift. "
      "Cut last."},
@@ -54,13 +56,15 @@ const std::map<std::string_view, const char*> kEnglish{
     {"mirrored-twice",
      "{piece} is mirrored in its recipe and once more with the job: it comes out as drawn. Mirror exactly once."},
     {"clear-not-mirrored",
-     "{piece} is engraved on {stock}, which is clear. Read through the blank, from the other side, it comes out the wrong "
+     "{piece} is engraved on {stock}, which is clear. Read through the blank, from the other side, it comes out the "
+     "wrong "
      "way round; mirror it once for that."},
     {"role-guessed", "The roles of {lines|n:line:lines} were guessed ({*roles}) and nobody has confirmed them."},
     // --- findings: shapes
     {"recipe-trouble", "{piece}[, {step|step}]: {because}"},
     {"tiny-bits",
-     "{piece}: {contours|n:cut contour is:cut contours are} smaller than {limit|area1} (the smallest {least|area2}) and "
+     "{piece}: {contours|n:cut contour is:cut contours are} smaller than {limit|area1} (the smallest {least|area2}) "
+     "and "
      "hard to weed. Drop them, or make the piece larger."},
     {"slivers",
      "{piece}: {parts|n:part is:parts are} nowhere wider than {limit|mm2} and would tear. Join {parts?it to its "
@@ -69,7 +73,8 @@ const std::map<std::string_view, const char*> kEnglish{
      "{piece}: the outward offset blunts {points|n:sharp point:sharp points}. Mitred corners keep them; an inset of a "
      "larger shape does too."},
     {"badge-rim",
-     "{piece}: {lines|n:line reaches:lines reach} {past|mm1} past the clear part of the face and may fold out of sight. "
+     "{piece}: {lines|n:line reaches:lines reach} {past|mm1} past the clear part of the face and may fold out of "
+     "sight. "
      "Make it smaller, or move it inward."},
     // --- findings: lettering
     {"letters-apart",
@@ -100,7 +105,8 @@ const std::map<std::string_view, const char*> kEnglish{
      "{piece}: capitals of {cap|mm2} are small for a tip of {tip|mm2}; loops fill up. From {wanted|mm2} they stay "
      "clear."},
     {"outlines-reserved",
-     "{piece}: the typeface {face} says that its outlines may not be used freely. Read its licence, or choose another."},
+     "{piece}: the typeface {face} says that its outlines may not be used freely. Read its licence, or choose "
+     "another."},
     // --- findings: fills
     {"fill-empty",
      "{piece}: {shapes|n:shape:shapes}[ ({letters}[ and {more|0} more])][, the first at {x|1} × {y|1} mm on the mat,] "
@@ -113,7 +119,8 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fill-outside",
      "{piece}: the {tip|mm2} tip inks {outside|area1} beyond the edge. An inset of half the tip keeps it inside."},
     {"long-run",
-     "The job runs for {minutes|0} min, pass {pass|0} alone for {longest|0} min. Keep the computer from sleeping, and do "
+     "The job runs for {minutes|0} min, pass {pass|0} alone for {longest|0} min. Keep the computer from sleeping, and "
+     "do "
      "not leave a heated or engraving run alone."},
     // --- what a reader of drawings has to say
     {"size-assumed",
@@ -121,20 +128,21 @@ const std::map<std::string_view, const char*> kEnglish{
      "{height|mm1}. At 96, 90 or 72 per inch it would be {width-96|mm1} x {height-96|mm1}, {width-90|mm1} x "
      "{height-90|mm1} or {width-72|mm1} x {height-72|mm1}: pick the one you know to be right."},
     {"size-assumed/artwork",
-     "{piece}: The file states no physical size. At {per-inch|2} per inch the artwork is {width|mm1} x {height|mm1}; pick "
+     "{piece}: The file states no physical size. At {per-inch|2} per inch the artwork is {width|mm1} x {height|mm1}; "
+     "pick "
      "the size you know to be right."},
     {"text-left-out",
-     "[{piece}: ]{texts|n:text was:texts were} left out (\"{first}\"): turn text into outlines in the drawing program and "
+     "[{piece}: ]{texts|n:text was:texts were} left out (\"{first}\"): turn text into outlines in the drawing program "
+     "and "
      "bring the file in again."},
-    {"image-left-out",
-     "[{piece}: ]{pictures|n:picture was:pictures were} left out: only lines can be cut or drawn."},
+    {"image-left-out", "[{piece}: ]{pictures|n:picture was:pictures were} left out: only lines can be cut or drawn."},
     {"embedded-left-out", "[{piece}: ]{objects|n:embedded object was:embedded objects were} left out."},
     {"clip-ignored", "[{piece}: ]{clips|n:clip or mask is:clips or masks are} not applied: the whole shapes came in."},
     {"hidden-left-out", "[{piece}: ]{elements|n:hidden element was:hidden elements were} left out."},
-    {"unpainted",
-     "[{piece}: ]{lines|n:line has:lines have} neither stroke nor fill and came in as guide."},
+    {"unpainted", "[{piece}: ]{lines|n:line has:lines have} neither stroke nor fill and came in as guide."},
     {"style-ignored",
-     "[{piece}: ]{rules|n:style rule was:style rules were} not understood (\"{first}\"); check the colours of the lines."},
+     "[{piece}: ]{rules|n:style rule was:style rules were} not understood (\"{first}\"); check the colours of the "
+     "lines."},
     {"nothing-drawn", "[{piece}: ]The file holds no lines that a tool could follow."},
     // A note that came with its words, from a file of an older version.
     {"note", "[{piece}: ]{message}"},
@@ -184,7 +192,8 @@ const std::map<std::string_view, const char*> kEnglish{
     {"feature-unknown", "\"{feature}\" is no feature setting; write them as swsh, -liga or ss01=2."},
     {"letterform-unknown", "{face} has no letterform \"{form}\"."},
     {"letters-missing",
-     "{face} has no letter for {letters}[ and {more|0} more]; it is left out. Choose another typeface, or other words."},
+     "{face} has no letter for {letters}[ and {more|0} more]; it is left out. Choose another typeface, or other "
+     "words."},
     {"letters-damaged",
      "{face} is damaged at {letters}[ and {more|0} more]; it is left out. Install the typeface anew."},
     // --- buttons

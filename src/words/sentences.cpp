@@ -103,8 +103,8 @@ class Sentence {
     for (const Role role : kRoles) {
       const auto found = figures_.find(std::string(word(role)));
       if (found == figures_.end()) continue;
-      out += (out.empty() ? "" : ", ") + rounded_text(std::get<double>(found->second), 0) + " " +
-             std::string(word(role));
+      out +=
+          (out.empty() ? "" : ", ") + rounded_text(std::get<double>(found->second), 0) + " " + std::string(word(role));
     }
     return out;
   }

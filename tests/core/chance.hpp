@@ -10,6 +10,15 @@
 
 namespace dotlane::test {
 
+/// How often something random is tried: less under sanitizers, which take ten times as long.
+constexpr int rounds(int n) {
+#if defined(__SANITIZE_ADDRESS__)
+  return n / 8 + 1;
+#else
+  return n;
+#endif
+}
+
 class Chance {
  public:
   explicit Chance(unsigned seed) : random_(seed) {}

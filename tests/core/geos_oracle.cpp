@@ -169,18 +169,18 @@ double geos_hatch_length(const Region& region, double angle, double spacing, dou
   return sum;
 }
 
-Inked geos_inked(const Region& region, const std::vector<Polyline>& chains, double tip) {
+Inked geos_inked(const Region& region, const std::vector<Polyline>& polylines, double tip) {
   std::vector<std::unique_ptr<Geometry>> tracks;
-  for (const auto& chain : chains) tracks.push_back(line_of(chain.points)->buffer(tip / 2, 32));
+  for (const auto& polyline : polylines) tracks.push_back(line_of(polyline.points)->buffer(tip / 2, 32));
   const auto ink = factory().createGeometryCollection(std::move(tracks))->Union();
   const auto shape = to_geos(region);
   const double inside = ink->intersection(shape.get())->getArea();
   return {inside, ink->getArea() - inside};
 }
 
-std::size_t geos_faces(const std::vector<Polyline>& chains) {
+std::size_t geos_faces(const std::vector<Polyline>& polylines) {
   std::vector<std::unique_ptr<Geometry>> lines;
-  for (const auto& chain : chains) lines.push_back(line_of(chain.points));
+  for (const auto& polyline : polylines) lines.push_back(line_of(polyline.points));
   const auto noded = factory().createGeometryCollection(std::move(lines))->Union();
   geos::operation::polygonize::Polygonizer faces;
   faces.add(noded.get());

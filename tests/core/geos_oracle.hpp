@@ -31,10 +31,10 @@ enum class Boolean { join, cut_away, overlap };
 struct Inked {
   double inside = 0, outside = 0;  // mm²
 };
-/// What a round tip of this width inks along the chains: their buffers, united.
-[[nodiscard]] Inked geos_inked(const Region& region, const std::vector<Polyline>& chains, double tip);
+/// What a round tip of this width inks along the polylines: their buffers, united.
+[[nodiscard]] Inked geos_inked(const Region& region, const std::vector<Polyline>& polylines, double tip);
 
-/// How many faces the chains, noded, enclose.
-[[nodiscard]] std::size_t geos_faces(const std::vector<Polyline>& chains);
+/// How many faces the polylines, noded, enclose.
+[[nodiscard]] std::size_t geos_faces(const std::vector<Polyline>& polylines);
 
 }  // namespace dotlane::test

@@ -14,7 +14,7 @@ namespace {
 
 constexpr double kPi = 3.14159265358979323846;
 
-std::vector<Polyline> chains(const Strokes& strokes) {
+std::vector<Polyline> polylines(const Strokes& strokes) {
   std::vector<Polyline> out;
   for (std::size_t i = 0; i < strokes.size(); ++i) out.push_back({{strokes[i].begin(), strokes[i].end()}, false});
   return out;
@@ -139,7 +139,7 @@ TEST_CASE("closed forms: the disc, the squares, and full cover at a spacing of o
   }
   const auto grid = *fill(square(0, 0, 100), plain(FillPattern::grid, 10));
   CHECK(grid.size() == 22);
-  CHECK(geos_faces(chains(grid)) == 100);
+  CHECK(geos_faces(polylines(grid)) == 100);
   const auto rules = *fill(square(0, 0, 100), plain(FillPattern::rules, 8));
   REQUIRE(rules.size() == 12);
   CHECK(rules[0].front().y == Approx(8));
@@ -174,7 +174,7 @@ TEST_CASE("coverage is what GEOS finds by buffers") {
       const auto strokes = *fill(region, plain(pattern, std::max(1.3, size / 30), 20, 0.1));
       const double tip = 0.5;
       const Coverage ours = coverage_of(region, strokes, {tip});
-      const Inked theirs = geos_inked(region, chains(strokes), tip);
+      const Inked theirs = geos_inked(region, polylines(strokes), tip);
       CHECK(ours.share == Approx(theirs.inside / area_of(region)).margin(0.005));
       CHECK(ours.outside_mm2 == Approx(theirs.outside).epsilon(0.02).margin(0.005 * area_of(region)));
       ++tried;
@@ -237,7 +237,7 @@ TEST_CASE("turning shape and angle together, or shifting by a whole spacing, cha
 
 TEST_CASE("random shapes: every stroke of every pattern keeps its inset, and fills the part it names") {
   Chance chance(20261124);
-  for (int round = 0; round < 60; ++round) {
+  for (int round = 0; round < rounds(60); ++round) {
     INFO("round " << round);
     const Region region = region_of(chance.rings(), chance.coin() ? FillRule::nonzero : FillRule::evenodd);
     if (region.empty()) continue;

@@ -138,7 +138,7 @@ TEST_CASE("coverage does not depend on where a shape stands, how it is turned, o
 TEST_CASE("a place well inside a shape lies inside it, whatever the shape") {
   Chance chance(77);
   int tried = 0;
-  for (int round = 0; round < 120; ++round) {
+  for (int round = 0; round < rounds(120); ++round) {
     for (const auto& part : parts_of(region_of(chance.rings(), FillRule::nonzero))) {
       if (bounds_of(part).height() < 0.01 || area_of(part) < 0.01) continue;
       INFO("round " << round);
@@ -152,7 +152,7 @@ TEST_CASE("a place well inside a shape lies inside it, whatever the shape") {
 
 TEST_CASE("expected strokes are near enough to plan by") {
   Chance chance(5);
-  for (int round = 0; round < 40; ++round) {
+  for (int round = 0; round < rounds(40); ++round) {
     const Region region = region_of(chance.rings(), FillRule::nonzero);
     if (area_of(region) < 50) continue;
     for (const FillPattern pattern : {FillPattern::hatch, FillPattern::cross, FillPattern::dots}) {
@@ -211,7 +211,7 @@ TEST_CASE("costs grow as they must: with length, lifts, repeats, and not with th
 
 TEST_CASE("spirals keep to the rings and to the region on shapes with holes, necks and points") {
   Chance chance(31);
-  for (int round = 0; round < 40; ++round) {
+  for (int round = 0; round < rounds(40); ++round) {
     const Region region = region_of(chance.rings(), FillRule::evenodd);
     if (region.empty()) continue;
     INFO("round " << round);

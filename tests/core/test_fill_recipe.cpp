@@ -411,9 +411,9 @@ TEST_CASE("steps after a fill leave its strokes alone unless they are named; wha
   for (const auto& line : piece->piece->lines) {
     if (line.coat == 0) continue;
     for (const auto& c : line.path->contours) {
-      const auto chain = piece->on_mat(flatten(c, 0.01));
-      length += length_of(chain);
-      for (const Vec v : chain.points) nearest = std::min(nearest, distance(v, {20, 20}));
+      const auto polyline = piece->on_mat(flatten(c, 0.01));
+      length += length_of(polyline);
+      for (const Vec v : polyline.points) nearest = std::min(nearest, distance(v, {20, 20}));
     }
   }
   CHECK(nearest == Approx(10).margin(0.02));

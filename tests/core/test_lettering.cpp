@@ -243,9 +243,9 @@ TEST_CASE("a joined word of twelve script letters is one contour with the counte
     std::vector<Ring> rings;
     for (const auto& letter : set_lettering(values).letters) {
       for (const auto& c : placed(letter).contours) {
-        auto chain = flatten(c, chord);
-        chain.points.pop_back();
-        rings.push_back(std::move(chain.points));
+        auto polyline = flatten(c, chord);
+        polyline.points.pop_back();
+        rings.push_back(std::move(polyline.points));
       }
     }
     const auto theirs = figures_of(geos_region(rings, FillRule::nonzero));
@@ -427,19 +427,20 @@ TEST_CASE("letters as middle lines keep to the middle of their strokes") {
   CHECK(lines[0].id == "strokes");
   CHECK(lines[0].role == Role::draw);
   const Region letters = unite(letter_regions(set_lettering(outline)));
-  std::vector<Polyline> chains;
-  for (const auto& c : lines[0].path->contours) chains.push_back(flatten(c, 0.01));
+  std::vector<Polyline> polylines;
+  for (const auto& c : lines[0].path->contours) polylines.push_back(flatten(c, 0.01));
   // Inside the letters, well away from their edges.
-  CHECK(clip(chains, letters, false).empty());
+  CHECK(clip(polylines, letters, false).empty());
   const Region core = offset(letters, -1.0);
   double inside = 0, all = 0;
-  for (const auto& chain : clip(chains, core, true)) inside += length_of(chain);
-  for (const auto& chain : chains) all += length_of(chain);
+  for (const auto& polyline : clip(polylines, core, true)) inside += length_of(polyline);
+  for (const auto& polyline : polylines) all += length_of(polyline);
   CHECK(inside > 0.97 * all);
   // The strokes of this typeface are of one width: a band of it covers the letters but for their ends.
-  const Region band_of = band(
-      chains, narrowest(set_lettering(outline).face->centre_lines(set_lettering(outline).letters[0].forms[0])).width *
-                  set_lettering(outline).letters[0].em_down / 2);
+  const Region band_of =
+      buffer(polylines,
+             narrowest(set_lettering(outline).face->centre_lines(set_lettering(outline).letters[0].forms[0])).width *
+                 set_lettering(outline).letters[0].em_down / 2);
   CHECK(area_of(intersect(band_of, letters)) > 0.9 * area_of(letters));
 }
 

@@ -108,10 +108,15 @@ TEST_CASE("gaps are closed along thousands of dashes, each end once") {
   }
   const Project p = with_step("<path id=\"spiral\" d=\"" + d + "\"/>", "close-gaps", {{"under", 0.6}});
   std::size_t contours = 0;
-  const int ended =
-      kBounded ? bounded(1500, 20, [&] { return only(drawn(p)).piece->lines.front().path->contours.size() <= 5; }) : 0;
+  const int ended = kBounded ? bounded(1500, 20,
+                                       [&] {
+                                         const Drawing made = drawn(p);
+                                         return only(made).piece->lines.front().path->contours.size() <= 5;
+                                       })
+                             : 0;
   CHECK(ended == 0);
-  for (const auto& line : only(drawn(p)).piece->lines) contours += line.path->contours.size();
+  const Drawing joined = drawn(p);
+  for (const auto& line : only(joined).piece->lines) contours += line.path->contours.size();
   CHECK(contours <= 5);
 }
 
@@ -120,7 +125,8 @@ TEST_CASE("dots strewn in a thin frame of five metres fit into little memory") {
   const Project p = with_step(frame, "fill", {{"pattern", std::string("stipple")}, {"spacing", 2.0}});
   auto dots = [&] {
     std::size_t n = 0;
-    for (const auto& line : only(drawn(p)).piece->lines) n += line.path->contours.size();
+    const Drawing d = drawn(p);
+    for (const auto& line : only(d).piece->lines) n += line.path->contours.size();
     return n;
   };
   if (kBounded) CHECK(bounded(1200, 60, [&] { return dots() > 3000; }) == 0);

@@ -102,19 +102,19 @@ TEST_CASE("pauses are as few as trying every order finds") {
 TEST_CASE("inner contours run before the ones around them, each once") {
   std::mt19937 random(5);
   std::uniform_real_distribution<double> at(0, 250), size(1, 60);
-  std::vector<Polyline> chains;
-  for (int i = 0; i < 120; ++i) chains.push_back(square(at(random), at(random), size(random)));
-  const auto parent = containers_of(chains);
-  const auto order = order_strokes(chains, {0, 0}, true);
-  REQUIRE(order.size() == chains.size());
-  std::vector<std::size_t> place(chains.size());
-  for (std::size_t i = 0; i < order.size(); ++i) place[order[i].chain] = i;
+  std::vector<Polyline> polylines;
+  for (int i = 0; i < 120; ++i) polylines.push_back(square(at(random), at(random), size(random)));
+  const auto parent = containers_of(polylines);
+  const auto order = order_strokes(polylines, {0, 0}, true);
+  REQUIRE(order.size() == polylines.size());
+  std::vector<std::size_t> place(polylines.size());
+  for (std::size_t i = 0; i < order.size(); ++i) place[order[i].polyline] = i;
   int nested = 0;
-  for (std::size_t i = 0; i < chains.size(); ++i) {
+  for (std::size_t i = 0; i < polylines.size(); ++i) {
     if (parent[i] < 0) continue;
     ++nested;
     CHECK(place[i] < place[static_cast<std::size_t>(parent[i])]);
-    CHECK(encloses(chains[static_cast<std::size_t>(parent[i])], chains[i].points.front()));
+    CHECK(encloses(polylines[static_cast<std::size_t>(parent[i])], polylines[i].points.front()));
   }
   CHECK(nested > 5);
 }
@@ -129,7 +129,7 @@ TEST_CASE("nearest neighbour shortens travel, and turns open strokes around wher
     Vec at{0, 0};
     double sum = 0;
     for (const auto& s : order) {
-      const auto points = points_of(lines[s.chain], s);
+      const auto points = points_of(lines[s.polyline], s);
       sum += distance(at, points.front());
       at = points.back();
     }

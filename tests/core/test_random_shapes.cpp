@@ -36,7 +36,7 @@ Path path_of(const std::vector<Ring>& rings, FillRule rule) {
 
 TEST_CASE("random rings: what they enclose is what GEOS says") {
   Chance chance(1);
-  for (int round = 0; round < 150; ++round) {
+  for (int round = 0; round < rounds(150); ++round) {
     INFO("round " << round);
     const auto rings = chance.rings();
     const FillRule rule = chance.rule();
@@ -51,7 +51,7 @@ TEST_CASE("random rings: what they enclose is what GEOS says") {
 
 TEST_CASE("random regions: the laws of sets") {
   Chance chance(2);
-  for (int round = 0; round < 120; ++round) {
+  for (int round = 0; round < rounds(120); ++round) {
     INFO("round " << round);
     const Region a = region_of(chance.rings(), chance.rule()), b = region_of(chance.rings(), chance.rule()),
                  c = region_of(chance.rings(), chance.rule());
@@ -78,7 +78,7 @@ TEST_CASE("random regions: the laws of sets") {
 
 TEST_CASE("random regions: offsets grow and shrink as they must") {
   Chance chance(3);
-  for (int round = 0; round < 60; ++round) {
+  for (int round = 0; round < rounds(60); ++round) {
     INFO("round " << round);
     const Region a = region_of(chance.rings(), chance.rule());
     const double by = chance.between(0.1, 6);
@@ -101,7 +101,7 @@ TEST_CASE("random regions: offsets grow and shrink as they must") {
 
 TEST_CASE("random regions: curves put back stay within their tolerance, and area hardly changes") {
   Chance chance(4);
-  for (int round = 0; round < 60; ++round) {
+  for (int round = 0; round < rounds(60); ++round) {
     INFO("round " << round);
     const Region a = offset(region_of(chance.rings(), chance.rule()), chance.between(0.05, 2));
     const Path path = refit(a);
@@ -118,7 +118,7 @@ TEST_CASE("random regions: curves put back stay within their tolerance, and area
 
 TEST_CASE("random lines clipped: inside and outside make the whole") {
   Chance chance(5);
-  for (int round = 0; round < 80; ++round) {
+  for (int round = 0; round < rounds(80); ++round) {
     INFO("round " << round);
     const Region area = region_of(chance.rings(), chance.rule());
     Polyline line;
@@ -139,7 +139,7 @@ TEST_CASE("random lines clipped: inside and outside make the whole") {
 TEST_CASE("random recipes never fail, are the same from a warm cache, and survive the file") {
   Chance chance(6);
   DrawingCache warm;
-  for (int round = 0; round < 60; ++round) {
+  for (int round = 0; round < rounds(60); ++round) {
     INFO("round " << round);
     Project p = new_project("random");
     for (int piece = 0; piece < 3; ++piece) {

@@ -447,9 +447,9 @@ TEST_CASE("simplify and smooth keep to their tolerances") {
   const Project wobble = project_of("<path id=\"w\" d=\"" + d + "\"/>");
   const Drawing simple = drawn(with_step(wobble, 1, "simplify", {{"tolerance", 0.1}}));
   CHECK(segment_count(*lines_of(simple, 1)[0].path) < 12);
-  const auto chain = flatten(lines_of(simple, 1)[0].path->contours[0], 0.001);
+  const auto polyline = flatten(lines_of(simple, 1)[0].path->contours[0], 0.001);
   for (const auto& p : flatten(find_piece(wobble, 1)->lines[0].path->contours[0], 0.01).points)
-    CHECK(distance_to(chain, p) < 0.1);
+    CHECK(distance_to(polyline, p) < 0.1);
   const Drawing smooth = drawn(with_step(wobble, 1, "smooth", {{"span", 4.0}}));
   const Box box = bounds_of(*lines_of(smooth, 1)[0].path);
   CHECK(box.height() < 0.04);

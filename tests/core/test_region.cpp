@@ -184,11 +184,11 @@ TEST_CASE("a join is the same at five millimetres and at five metres") {
 
 TEST_CASE("strokes become bands, and bands of open lines have round ends") {
   const std::vector<Polyline> line{{{{0, 0}, {30, 0}}, false}};
-  CHECK(area_of(band(line, 2)) == Approx(30 * 4 + kPi * 4).epsilon(1e-3));
+  CHECK(area_of(buffer(line, 2)) == Approx(30 * 4 + kPi * 4).epsilon(1e-3));
   const std::vector<Polyline> square{{{{0, 0}, {20, 0}, {20, 20}, {0, 20}, {0, 0}}, true}};
-  CHECK(holes_in(band(square, 1)) == 1);
-  CHECK(band({}, 1).empty());
-  CHECK(area_of(band({{{{5, 5}}, false}}, 3)) == Approx(kPi * 9).epsilon(2e-3));
+  CHECK(holes_in(buffer(square, 1)) == 1);
+  CHECK(buffer({}, 1).empty());
+  CHECK(area_of(buffer({{{{5, 5}}, false}}, 3)) == Approx(kPi * 9).epsilon(2e-3));
 }
 
 TEST_CASE("rings nested many deep come back whole") {
@@ -237,18 +237,18 @@ TEST_CASE("lines are clipped by regions, and closed ones keep their seam whole")
 
 namespace {
 
-/// The farthest that either of two sets of chains is from the other, mm.
+/// The farthest that either of two sets of polylines is from the other, mm.
 double hausdorff(const Path& curves, const Region& region) {
   double worst = 0;
   std::vector<Polyline> fine;
   for (const auto& c : curves.contours) fine.push_back(flatten(c, 1e-4));
   REQUIRE(fine.size() == region.rings.size());
   for (std::size_t i = 0; i < fine.size(); ++i) {
-    const auto chain = as_chain(region.rings[i]);
-    for (const Vec p : fine[i].points) worst = std::max(worst, distance_to(chain, p));
-    for (std::size_t k = 1; k < chain.points.size(); ++k) {
+    const auto polyline = as_polyline(region.rings[i]);
+    for (const Vec p : fine[i].points) worst = std::max(worst, distance_to(polyline, p));
+    for (std::size_t k = 1; k < polyline.points.size(); ++k) {
       for (const double t : {0.0, 0.5})
-        worst = std::max(worst, distance_to(fine[i], lerp(chain.points[k - 1], chain.points[k], t)));
+        worst = std::max(worst, distance_to(fine[i], lerp(polyline.points[k - 1], polyline.points[k], t)));
     }
   }
   return worst;

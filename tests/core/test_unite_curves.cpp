@@ -46,9 +46,9 @@ Contour turned_round(const Contour& c) {
 std::vector<Ring> rings_of(const Path& path, double chord) {
   std::vector<Ring> out;
   for (const auto& c : path.contours) {
-    auto chain = flatten(c, chord);
-    chain.points.pop_back();
-    out.push_back(std::move(chain.points));
+    auto polyline = flatten(c, chord);
+    polyline.points.pop_back();
+    out.push_back(std::move(polyline.points));
   }
   return out;
 }

@@ -52,10 +52,12 @@ TEST_CASE("groups stand only where their figures are there") {
 TEST_CASE("roles are listed with their counts, steps by their names") {
   CHECK(of("role-guessed", {{"lines", 6.0}, {"draw", 5.0}, {"cut", 1.0}}) ==
         "The roles of 6 lines were guessed (1 cut, 5 draw) and nobody has confirmed them.");
-  Finding trouble{"recipe-trouble", Severity::warning, {{"piece", std::string("Quay")}, {"step", std::string("close-gaps")}}};
+  Finding trouble{
+      "recipe-trouble", Severity::warning, {{"piece", std::string("Quay")}, {"step", std::string("close-gaps")}}};
   trouble.because = {{"inputs-gone"}, {"ring-hole", {{"most", 30.0}}}};
-  CHECK(sentence(trouble) ==
-        "Quay, close gaps: A piece it works with is gone. The hole is as large as the ring; make it smaller than 30 mm.");
+  CHECK(
+      sentence(trouble) ==
+      "Quay, close gaps: A piece it works with is gone. The hole is as large as the ring; make it smaller than 30 mm.");
   trouble.figures.erase("step");
   CHECK(sentence(trouble).find("Quay: A piece") == 0);
 }
@@ -66,9 +68,10 @@ TEST_CASE("what has no sentence, or lacks a figure, is seen") {
 }
 
 TEST_CASE("notes are kept as codes and figures, and the words of older files as they are") {
-  const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 96 96"><rect width="48" height="48"/>
+  const auto art =
+      read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 96 96"><rect width="48" height="48"/>
     <text>Lamp oil</text></svg>)",
-                            "jug.svg");
+               "jug.svg");
   REQUIRE(art);
   const Project p = add_artwork(new_project("jug"), *art, "jug.svg");
   const std::string bytes = to_json(p);

@@ -137,15 +137,15 @@ TEST_CASE("a single pass shows only its own lines") {
   const Project p = the_demo();
   const Derived d = derived_of(p);
   const auto all = shown_drawing(p, d, {0, 0}), one = shown_drawing(p, d, {0, static_cast<int>(d.plan.passes.size())});
-  auto chains = [](const Drawing& drawing) {
+  auto polylines = [](const Drawing& drawing) {
     std::size_t n = 0;
     for (const auto& piece : drawing.pieces) {
-      for (const auto& line : piece->flat->lines) n += line.chains.size();
+      for (const auto& line : piece->flat->lines) n += line.polylines.size();
     }
     return n;
   };
-  CHECK(chains(one) == d.plan.passes.back().strokes.size());
-  CHECK(chains(all) > chains(one));
+  CHECK(polylines(one) == d.plan.passes.back().strokes.size());
+  CHECK(polylines(all) > polylines(one));
 }
 
 TEST_CASE("what was marked is as wide as the tip") {

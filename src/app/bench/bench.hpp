@@ -100,7 +100,6 @@ class Bench : public QWidget {
   void paintArt(QPainter& p);
   void paintMarks(QPainter& p);
   void paintSelection(QPainter& p);
-  void paintRulers(QPainter& p);
   void placeControls();
   void updateLoads();
 

@@ -280,7 +280,7 @@ class LetterField : public QWidget {
   }
   void follow() {
     const auto letter = typing_.letter();
-    name_->setText(letter ? tr("letter %1").arg(qs(name_of(typing_.lettering(), *letter)))
+    name_->setText(letter ? tr("letter “%1”").arg(qs(name_of(typing_.lettering(), *letter)))
                           : tr("no letter at the caret"));
     const LetterMove m = move();
     const double values[] = {m.before, m.right, m.down, m.turn, m.percent};

@@ -16,7 +16,6 @@ class PassesPanel : public Panel {
   void setPass(int index);
 
  signals:
-  void passPicked(int index);
 
  private:
   void update();

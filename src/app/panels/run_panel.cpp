@@ -84,7 +84,7 @@ QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads, std::s
   const Project& project = session_.project();
   const Plan& plan = run_.active() ? run_.plan() : session_.derived().plan;
   QStringList out;
-  std::set<std::string> kinds;
+  std::set<ToolKind> kinds;
   for (const auto& load : loads) {
     const Tool* tool = find_tool(project, load.put_in);
     if (!tool || !kinds.insert(tool->kind).second) continue;
@@ -92,21 +92,31 @@ QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads, std::s
     for (std::size_t i = first_pass; i < plan.passes.size(); ++i) {
       if (plan.passes[i].tool == tool->id) depth = std::max(depth, plan.passes[i].depth);
     }
-    if (tool->kind == "blade") {
-      out << (depth > 0 ? tr("Blade depth: mark %1 on the holder. Make a test cut on a scrap of the same stock.")
-                              .arg(QLocale().toString(depth, 'g', 3))
-                        : tr("Blade depth: set it for this stock. Make a test cut on a scrap."));
-    } else if (tool->kind == "pen" || tool->kind == "chisel marker" || tool->kind == "pencil") {
-      out << tr("Scribble on scrap until the ink runs evenly.")
-          << tr("Set the tip's height over a scrap, so that it leaves no dot on the work.");
-    } else if (tool->kind == "foil tip") {
-      out << tr("Tape the foil flat over the whole area. The heated tip burns: keep fingers away.");
-    } else if (tool->kind == "engraving tip") {
-      out << tr(
-          "Tape the blank on all four sides. Lift shards with tape, never with fingers; do not blow dust at your "
-          "face.");
-    } else if (tool->kind == "scoring tip") {
-      out << tr("The scoring tip points straight down and does not turn in its holder.");
+    switch (tool->kind) {
+      case ToolKind::blade:
+        out << (depth > 0 ? tr("Blade depth: mark %1 on the holder. Make a test cut on a scrap of the same stock.")
+                                .arg(QLocale().toString(depth, 'g', 3))
+                          : tr("Blade depth: set it for this stock. Make a test cut on a scrap."));
+        break;
+      case ToolKind::pen:
+      case ToolKind::pencil:
+      case ToolKind::chisel_marker:
+        out << tr("Scribble on scrap until the ink runs evenly.")
+            << tr("Set the tip's height over a scrap, so that it leaves no dot on the work.");
+        break;
+      case ToolKind::foil_tip:
+        out << tr("Tape the foil flat over the whole area. The heated tip burns: keep fingers away.");
+        break;
+      case ToolKind::engraving_tip:
+        out << tr(
+            "Tape the blank on all four sides. Lift shards with tape, never with fingers; do not blow dust at your "
+            "face.");
+        break;
+      case ToolKind::scoring_tip:
+        out << tr("The scoring tip points straight down and does not turn in its holder.");
+        break;
+      case ToolKind::other:
+        break;
     }
   }
   return out;

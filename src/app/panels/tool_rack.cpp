@@ -62,7 +62,15 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
     return field;
   };
   name_ = text(tr("name"), "toolName", &Tool::name);
-  kind_ = text(tr("kind"), "toolKind", &Tool::kind);
+  kind_ = new QComboBox(editor_);
+  kind_->setObjectName(QStringLiteral("toolKind"));
+  kind_->setAccessibleName(tr("Tool: kind"));
+  for (const ToolKind kind : kToolKinds) kind_->addItem(qs(word(kind)), static_cast<int>(kind));
+  form->addRow(make_label(tr("kind"), "quiet", editor_), kind_);
+  connect(kind_, &QComboBox::activated, this, [this] {
+    edit(tr("Change the kind of tool"), "",
+         [&](Tool& t) { t.kind = static_cast<ToolKind>(kind_->currentData().toInt()); });
+  });
   auto number = [&](const QString& label, const char* id, const QString& unit, int decimals, double low, double high,
                     double Tool::*member) {
     auto* field =
@@ -182,7 +190,7 @@ void ToolRack::update() {
   editor_->setVisible(tool != nullptr);
   if (!tool) return;
   if (name_->text() != qs(tool->name)) name_->setText(qs(tool->name));
-  if (kind_->text() != qs(tool->kind)) kind_->setText(qs(tool->kind));
+  kind_->setCurrentIndex(kind_->findData(static_cast<int>(tool->kind)));
   tip_->setValue(tool->tip_width_mm, session_.project().unit);
   min_->setValue(tool->min_force_gf);
   max_->setValue(tool->max_force_gf);

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QCheckBox>
+#include <QComboBox>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -29,7 +30,8 @@ class ToolRack : public QWidget {
   std::string shown_;
   QVBoxLayout* list_;
   QWidget* editor_;
-  QLineEdit *name_, *kind_;
+  QLineEdit* name_;
+  QComboBox* kind_;
   NumberField *tip_, *min_, *max_, *thickest_;
   QPushButton *ink_, *remove_;
   std::vector<QCheckBox*> serves_;

@@ -229,24 +229,24 @@ class Checker {
   void doubled_cuts() {
     constexpr double kLeast = 1.0;
     for (const auto& placed : layout_.sheets) {
-      std::vector<std::vector<Polyline>> chains;
+      std::vector<std::vector<Polyline>> polylines;
       std::vector<LineRef> owner;
       std::map<LineRef, double> length;
       for (const auto& part : placed.parts) {
         for (std::size_t i = 0; i < part->piece->lines.size(); ++i) {
           const Line& line = part->piece->lines[i];
           if (line.role != Role::cut) continue;
-          for (const auto& chain : part->flat->lines[i].chains) {
-            chains.push_back({part->on_mat(chain)});
+          for (const auto& polyline : part->flat->lines[i].polylines) {
+            polylines.push_back({part->on_mat(polyline)});
             owner.push_back({part->piece->id, line.id});
-            length[owner.back()] += length_of(chains.back().front());
+            length[owner.back()] += length_of(polylines.back().front());
           }
         }
       }
       std::vector<LineRef> lines;
       double total = 0;
       std::map<LineRef, double> covered;
-      for (const auto& pair : find_doubled(chains, kDoubled, kLeast)) {
+      for (const auto& pair : find_doubled(polylines, kDoubled, kLeast)) {
         total += pair.length_mm;
         for (const auto& ref : {owner[pair.first], owner[pair.second]}) {
           if (std::find(lines.begin(), lines.end(), ref) == lines.end()) lines.push_back(ref);

@@ -20,13 +20,6 @@ std::uint64_t cell_of(double x, double y, double side) {
   return (static_cast<std::uint64_t>(cx) << 32) | cy;
 }
 
-double distance_to_edge(const Edge& e, Vec p) {
-  const Vec d = e.b - e.a;
-  const double dd = dot(d, d);
-  const double t = dd > 0 ? std::clamp(dot(p - e.a, d) / dd, 0.0, 1.0) : 0;
-  return distance(p, e.a + d * t);
-}
-
 }  // namespace
 
 std::vector<DoubledPair> find_doubled(const std::vector<std::vector<Polyline>>& lines, double gap, double least_mm) {
@@ -35,7 +28,7 @@ std::vector<DoubledPair> find_doubled(const std::vector<std::vector<Polyline>>& 
   constexpr double kMostSamples = 1e6;
   double whole = 0;
   for (const auto& line : lines) {
-    for (const auto& chain : line) whole += length_of(chain);
+    for (const auto& polyline : line) whole += length_of(polyline);
   }
   const double step = std::max(gap * 5, whole / kMostSamples), kCell = std::max(1.0, 4 * step);
   std::vector<Edge> edges;
@@ -46,11 +39,11 @@ std::vector<DoubledPair> find_doubled(const std::vector<std::vector<Polyline>>& 
     for (int i = 0; i < n; ++i) visit(lerp(a, b, (i + 0.5) / n), length / n);
   };
   for (std::size_t l = 0; l < lines.size(); ++l) {
-    for (const auto& chain : lines[l]) {
-      for (std::size_t i = 1; i < chain.points.size(); ++i) {
-        edges.push_back({chain.points[i - 1], chain.points[i], l});
+    for (const auto& polyline : lines[l]) {
+      for (std::size_t i = 1; i < polyline.points.size(); ++i) {
+        edges.push_back({polyline.points[i - 1], polyline.points[i], l});
         const auto id = static_cast<std::uint32_t>(edges.size() - 1);
-        each_sample(chain.points[i - 1], chain.points[i], [&](Vec p, double) {
+        each_sample(polyline.points[i - 1], polyline.points[i], [&](Vec p, double) {
           for (const double dx : {-gap, gap}) {
             for (const double dy : {-gap, gap}) {
               auto& cell = cells[cell_of(p.x + dx, p.y + dy, kCell)];
@@ -74,7 +67,7 @@ std::vector<DoubledPair> find_doubled(const std::vector<std::vector<Polyline>>& 
         if (other.line >= e.line || std::find(seen.begin(), seen.end(), other.line) != seen.end()) continue;
         const Vec f = other.b - other.a;
         if (std::abs(cross(d, f)) > 0.0872 * norm(d) * norm(f)) continue;  // sin 5°
-        if (distance_to_edge(other, p) > gap) continue;
+        if (distance(p, nearest_on(other.a, other.b, p)) > gap) continue;
         seen.push_back(other.line);
         shared[{other.line, e.line}] += length;
       }

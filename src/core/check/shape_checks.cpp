@@ -26,12 +26,12 @@ void troubles(const DrawnPiece& piece, std::vector<Finding>& out) {
   }
 }
 
-/// The cut line's chains as a region on the mat, in mm.
+/// The cut line's polylines as a region on the mat, in mm.
 Region region_on_mat(const DrawnPiece& piece, std::size_t line) {
   std::vector<Ring> rings;
-  for (const auto& chain : piece.flat->lines[line].chains) {
-    if (!chain.closed) continue;
-    const auto placed = piece.on_mat(chain);
+  for (const auto& polyline : piece.flat->lines[line].polylines) {
+    if (!polyline.closed) continue;
+    const auto placed = piece.on_mat(polyline);
     rings.emplace_back(placed.points.begin(), placed.points.end() - 1);
   }
   return region_of(rings, piece.piece->lines[line].path->fill_rule);
@@ -45,9 +45,9 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
     const Line& line = piece.piece->lines[i];
     if (line.role != Role::cut) continue;
     bool any = false;
-    for (const auto& chain : piece.flat->lines[i].chains) {
-      if (!chain.closed) continue;
-      const double area = std::abs(signed_area_of(chain) * piece.to_mat.determinant());
+    for (const auto& polyline : piece.flat->lines[i].polylines) {
+      if (!polyline.closed) continue;
+      const double area = std::abs(signed_area_of(polyline) * piece.to_mat.determinant());
       if (area >= project.checks.tiny_mm2) continue;
       least = tiny == 0 ? area : std::min(least, area);
       ++tiny;
@@ -57,9 +57,9 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
     if (any) tiny_lines.push_back(ref);
     if (piece.flat->segments > kMostSegments || project.checks.sliver_mm <= 0) continue;
     // A part that the limit's opening makes vanish is a sliver; one that it only trims is not.
-    const auto& chains = piece.flat->lines[i].chains;
+    const auto& polylines = piece.flat->lines[i].polylines;
     const double limit = project.checks.sliver_mm;
-    if (chains.size() == 1 && std::abs(signed_area_of(chains.front())) > limit * length_of(chains.front()) / 2)
+    if (polylines.size() == 1 && std::abs(signed_area_of(polylines.front())) > limit * length_of(polylines.front()) / 2)
       continue;
     const Region whole = region_on_mat(piece, i);
     for (const auto& part : parts_of(whole)) {
@@ -105,9 +105,9 @@ void blunt_points(const DrawnPiece& piece, const Piece& raw, std::vector<Finding
   auto look = [&](const Path& path) {
     for (const auto& contour : path.contours) {
       if (!contour.closed) continue;
-      const auto chain = flatten(contour, 0.05);
-      const bool turned = signed_area_of(chain) < 0;
-      const auto& p = chain.points;
+      const auto polyline = flatten(contour, 0.05);
+      const bool turned = signed_area_of(polyline) < 0;
+      const auto& p = polyline.points;
       for (std::size_t i = 0; i + 1 < p.size(); ++i) {
         const Vec a = p[i] - p[i == 0 ? p.size() - 2 : i - 1], b = p[i + 1] - p[i];
         const double turn = std::atan2(cross(a, b), dot(a, b)) * 180 / std::numbers::pi * (turned ? -1 : 1);
@@ -147,8 +147,8 @@ void badge_rims(const Project& project, const Drawing& drawing, std::vector<Find
         const Role role = piece->piece->lines[i].role;
         if (!runs(role) || role == Role::cut || role == Role::score) continue;
         double far = 0;
-        for (const auto& chain : piece->flat->lines[i].chains) {
-          for (const Vec p : chain.points) far = std::max(far, distance(piece->to_mat(p), centre));
+        for (const auto& polyline : piece->flat->lines[i].polylines) {
+          for (const Vec p : polyline.points) far = std::max(far, distance(piece->to_mat(p), centre));
         }
         if (far <= face.clear_radius * scale + 0.01 || far > face.cut / 2 * scale + 0.01) continue;
         lines.push_back({piece->piece->id, piece->piece->lines[i].id});

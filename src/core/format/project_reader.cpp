@@ -232,7 +232,8 @@ Tool read_tool(const Json& json, const std::string& where) {
                                 [](char c) { return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-'; });
   if (tool.id.empty() || !slug) f.bad("id", "lower-case letters, digits and dashes are expected");
   f.text("name", tool.name);
-  f.text("kind", tool.kind);
+  std::string kind;
+  f.text("kind", kind);
   f.list("serves", [&](const Json& role, const std::string& at) { tool.serves.push_back(read_role(role, at)); });
   f.number("tip_width_mm", tool.tip_width_mm, 0.001, 100);
   f.color("ink", tool.ink);
@@ -240,6 +241,13 @@ Tool read_tool(const Json& json, const std::string& where) {
   f.number("max_force_gf", tool.max_force_gf, 0, 10000);
   f.number("thickest_mm", tool.thickest_mm, 0, 100);
   tool.unknown = f.unknown();
+  if (const auto known = tool_kind_from(kind)) {
+    tool.kind = *known;
+  } else if (!kind.empty()) {  // somebody's own word is kept
+    Json rest = tool.unknown.empty() ? Json::object() : Json::parse(tool.unknown);
+    rest["kind"] = kind;
+    tool.unknown = rest.dump();
+  }
   return tool;
 }
 
@@ -304,7 +312,7 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
   f.number("max_force_gf", m.max_force_gf, 1, 10000);
   f.number("travel_mm_s", m.travel_mm_s, 0.1, 5000);
   f.number("accel_mm_s2", m.accel_mm_s2, 1, 100000);
-  f.number("corner_mm", m.corner_mm, 0.0001, 10);
+  f.number("corner_mm", m.junction_deviation_mm, 0.0001, 10);
   f.number("lower_s", m.lower_s, 0, 60);
   f.number("lift_s", m.lift_s, 0, 60);
   f.number("landing_mm", m.landing_mm, 0, 5);

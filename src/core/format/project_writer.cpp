@@ -148,7 +148,7 @@ Json to_value(const Tool& t) {
   Json j;
   j["id"] = t.id;
   j["name"] = t.name;
-  j["kind"] = t.kind;
+  j["kind"] = word(t.kind);
   j["serves"] = role_words(t.serves);
   j["tip_width_mm"] = t.tip_width_mm;
   j["ink"] = hex(t.ink);
@@ -156,6 +156,7 @@ Json to_value(const Tool& t) {
   j["max_force_gf"] = t.max_force_gf;
   j["thickest_mm"] = t.thickest_mm;
   keep(j, t.unknown);
+  if (t.kind != ToolKind::other) j["kind"] = word(t.kind);  // else somebody's own word, if there is one
   return j;
 }
 
@@ -209,7 +210,7 @@ Json to_value(const Machine& m) {
   j["max_force_gf"] = m.max_force_gf;
   j["travel_mm_s"] = m.travel_mm_s;
   j["accel_mm_s2"] = m.accel_mm_s2;
-  j["corner_mm"] = m.corner_mm;
+  j["corner_mm"] = m.junction_deviation_mm;
   j["lower_s"] = m.lower_s;
   j["lift_s"] = m.lift_s;
   j["landing_mm"] = m.landing_mm;

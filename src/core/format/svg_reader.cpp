@@ -69,7 +69,7 @@ class Reader {
   std::string_view prefix_;
   StyleSheet sheet_;
   std::unordered_map<std::string_view, pugi::xml_node> by_id_;
-  std::vector<pugi::xml_node> uses_;  // the chain of elements that are being instantiated
+  std::vector<pugi::xml_node> uses_;  // the polyline of elements that are being instantiated
   std::size_t instances_ = 0, segments_ = 0;
   std::unordered_set<std::string> used_ids_;
   std::map<std::string, int> kinds_;

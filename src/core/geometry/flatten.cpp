@@ -54,10 +54,7 @@ double distance_to(const Polyline& line, Vec p) {
       best = distance(b, p);
       continue;
     }
-    const Vec a = line.points[i - 1], d = b - a;
-    const double dd = dot(d, d);
-    const double t = dd > 0 ? std::clamp(dot(p - a, d) / dd, 0.0, 1.0) : 0;
-    best = std::min(best, distance(p, a + d * t));
+    best = std::min(best, distance(p, nearest_on(line.points[i - 1], b, p)));
   }
   return best;
 }

@@ -7,17 +7,12 @@
 namespace dotlane {
 namespace {
 
-Vec cubic_at(Vec a, const Segment& s, double t) {
-  const double u = 1 - t;
-  return a * (u * u * u) + s.c1 * (3 * u * u * t) + s.c2 * (3 * u * t * t) + s.end * (t * t * t);
-}
-
 void add_extrema(Box& box, Vec a, const Segment& s, double Vec::*axis) {
   // Roots of the derivative: A t² + B t + C.
   const double p0 = a.*axis, p1 = s.c1.*axis, p2 = s.c2.*axis, p3 = s.end.*axis;
   const double A = -p0 + 3 * p1 - 3 * p2 + p3, B = 2 * (p0 - 2 * p1 + p2), C = p1 - p0;
   auto take = [&](double t) {
-    if (t > 0 && t < 1) box.add(cubic_at(a, s, t));
+    if (t > 0 && t < 1) box.add(point_at(a, s, t));
   };
   if (std::abs(A) < 1e-12 * (std::abs(B) + std::abs(C))) {
     if (B != 0) take(-C / B);

@@ -96,9 +96,7 @@ TooNear too_near(const ClipperLib::Path& ring, const Region& part, double distan
     auto meets = [&](const Ring& edge) {
       Vec a = edge.back();
       for (const Vec b : edge) {
-        const Vec side = b - a, to = p - a;
-        const double length2 = dot(side, side), t = length2 > 0 ? std::clamp(dot(to, side) / length2, 0.0, 1.0) : 0.0;
-        const Vec off = to - side * t;
+        const Vec off = p - nearest_on(a, b, p);
         if (dot(off, off) < distance * distance) return true;
         a = b;
       }
@@ -142,11 +140,11 @@ ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions
     return n.near == n.asked;
   });
   if (!fooled || options.corners != Corners::round) return shrunk;
-  // The band along the edge, taken off, cannot be fooled; it takes longer.
+  // The buffer along the edge, taken off, cannot be fooled; it takes longer.
   std::vector<Polyline> edges;
-  for (const auto& ring : part.rings) edges.push_back(as_chain(ring));
+  for (const auto& ring : part.rings) edges.push_back(as_polyline(ring));
   ClipperLib::Paths out;
-  for (const auto& ring : subtract(part, band(edges, -by, options.chord)).rings) out.push_back(grid::to_grid(ring));
+  for (const auto& ring : subtract(part, buffer(edges, -by, options.chord)).rings) out.push_back(grid::to_grid(ring));
   return out;
 }
 
@@ -196,20 +194,20 @@ Region offset(const Region& region, double by, const OffsetOptions& options) {
   return offset_once(now, by, options);
 }
 
-Region band(const std::vector<Polyline>& chains, double by, double chord) {
-  std::vector<ClipperLib::Paths> bands;
+Region buffer(const std::vector<Polyline>& polylines, double by, double chord) {
+  std::vector<ClipperLib::Paths> buffers;
   if (!(by > 0)) return {};
-  for (const auto& chain : chains) {
-    if (chain.points.empty()) continue;
-    // Out along the chain and back again is a ring of no area; its ends are corners of half a turn.
-    Ring there = thinned(chain, chord / 4).points;
+  for (const auto& polyline : polylines) {
+    if (polyline.points.empty()) continue;
+    // Out along the polyline and back again is a ring of no area; its ends are corners of half a turn.
+    Ring there = thinned(polyline, chord / 4).points;
     if (there.size() == 1) there.push_back(there.front() + Vec{chord / 4, 0});
     const std::size_t n = there.size();
     for (std::size_t i = n - 1; i-- > 1;) there.push_back(there[i]);
     auto rings = resolved({grid::to_grid(raw_offset(there, by, {Corners::round, 4, chord}))}, true);
-    if (!rings.empty()) bands.push_back(std::move(rings));
+    if (!rings.empty()) buffers.push_back(std::move(rings));
   }
-  return grid::united(bands);
+  return grid::united(buffers);
 }
 
 Region without_slivers(const Region& region, double width) {

@@ -4,6 +4,21 @@
 
 namespace dotlane {
 
+Vec point_at(Vec from, const Segment& s, double t) {
+  if (s.straight) return lerp(from, s.end, t);
+  const double u = 1 - t;
+  return from * (u * u * u) + s.c1 * (3 * u * u * t) + s.c2 * (3 * u * t * t) + s.end * (t * t * t);
+}
+
+std::pair<Vec, Segment> part_of(Vec from, const Segment& s, double t0, double t1) {
+  if (s.straight) return {lerp(from, s.end, t0), Segment::line(lerp(from, s.end, t1))};
+  auto blossom = [&](double a, double b, double c) {
+    const Vec q0 = lerp(from, s.c1, a), q1 = lerp(s.c1, s.c2, a), q2 = lerp(s.c2, s.end, a);
+    return lerp(lerp(q0, q1, b), lerp(q1, q2, b), c);
+  };
+  return {blossom(t0, t0, t0), Segment::cubic(blossom(t0, t0, t1), blossom(t0, t1, t1), blossom(t1, t1, t1))};
+}
+
 Path transformed(const Path& path, const Affine& map) {
   Path out = path;
   for (auto& contour : out.contours) {

@@ -1,6 +1,7 @@
 // Curves as they are kept: straight and cubic segments in contours, contours in paths.
 #pragma once
 
+#include <utility>
 #include <vector>
 
 #include "core/geometry/vec.hpp"
@@ -35,6 +36,11 @@ struct Path {
 
 /// Ends nearer than this (mm) count as meeting: a contour whose ends meet is closed.
 inline constexpr double kMeetingEnds = 0.001;
+
+/// The point of the segment at a parameter from 0 to 1.
+[[nodiscard]] Vec point_at(Vec from, const Segment& segment, double t);
+/// The part of the segment between two parameters (de Casteljau's blossom), and where it starts.
+[[nodiscard]] std::pair<Vec, Segment> part_of(Vec from, const Segment& segment, double t0, double t1);
 
 [[nodiscard]] Path transformed(const Path& path, const Affine& map);
 [[nodiscard]] std::size_t segment_count(const Path& path);

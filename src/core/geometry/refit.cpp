@@ -42,7 +42,7 @@ struct Cubic {
   [[nodiscard]] Vec bend(double t) const { return (c2 - c1 * 2 + a) * (6 * (1 - t)) + (b - c2 * 2 + c1) * (6 * t); }
 };
 
-/// A place the curve should pass: a vertex of the chain, or the middle of a chord, which a true curve may overshoot.
+/// A place the curve should pass: a vertex of the polyline, or the middle of a chord, which a true curve may overshoot.
 struct Place {
   Vec at;
   bool vertex;
@@ -87,7 +87,7 @@ std::optional<Cubic> fitted(const Place* p, std::size_t n, Vec t1, Vec t2, doubl
       if (worst > 8 * tolerance) return best;  // no reparametrisation mends that
       if (p[i].vertex) off = std::max(off, d);
     }
-    // Control arms longer than the chain make loops between the points.
+    // Control arms longer than the polyline make loops between the points.
     const bool sound = distance(c.a, c.c1) <= length && distance(c.b, c.c2) <= length;
     if (worst <= tolerance && off <= least && sound) {
       best = c, least = off;
@@ -103,12 +103,8 @@ std::optional<Cubic> fitted(const Place* p, std::size_t n, Vec t1, Vec t2, doubl
 }
 
 bool straight(const Vec* p, std::size_t n, double tolerance) {
-  const Vec d = p[n - 1] - p[0];
-  const double dd = dot(d, d);
   for (std::size_t i = 1; i + 1 < n; ++i) {
-    const Vec q = p[i] - p[0];
-    const double t = dd > 0 ? std::clamp(dot(q, d) / dd, 0.0, 1.0) : 0;
-    if (norm(q - d * t) > tolerance) return false;
+    if (distance(p[i], nearest_on(p[0], p[n - 1], p[i])) > tolerance) return false;
   }
   return true;
 }
@@ -221,22 +217,22 @@ Joint joint_at(Vec before, Vec at, Vec after) {
 
 }  // namespace
 
-Contour refit(const Polyline& chain, double tolerance) {
+Contour refit(const Polyline& polyline, double tolerance) {
   Contour out;
-  out.closed = chain.closed;
+  out.closed = polyline.closed;
   std::vector<Vec> p;
-  for (const Vec v : thinned(chain, tolerance * kThinShare).points) {
+  for (const Vec v : thinned(polyline, tolerance * kThinShare).points) {
     if (p.empty() || distance(p.back(), v) > tolerance * kGatherShare) p.push_back(v);
   }
-  if (!p.empty() && !chain.closed) p.back() = chain.points.back();
+  if (!p.empty() && !polyline.closed) p.back() = polyline.points.back();
   if (p.empty()) return out;
-  const bool closed = chain.closed && p.size() > 2;
+  const bool closed = polyline.closed && p.size() > 2;
   if (closed && distance(p.front(), p.back()) <= tolerance * kGatherShare) p.pop_back();
   const std::size_t n = p.size();
   if (n < 3) {
     out.start = p.front();
     for (std::size_t i = 1; i < n; ++i) out.segments.push_back(Segment::line(p[i]));
-    if (chain.closed) out.segments.push_back(Segment::line(p.front()));
+    if (polyline.closed) out.segments.push_back(Segment::line(p.front()));
     return out;
   }
   std::vector<Joint> joints(n, Joint::corner);
@@ -244,7 +240,7 @@ Contour refit(const Polyline& chain, double tolerance) {
     if (!closed && (i == 0 || i + 1 == n)) continue;
     joints[i] = joint_at(p[(i + n - 1) % n], p[i], p[(i + 1) % n]);
   }
-  // A closed chain starts at a break where it has one, and is broken smoothly anywhere else.
+  // A closed polyline starts at a break where it has one, and is broken smoothly anywhere else.
   std::size_t first = 0;
   if (closed) {
     while (first < n && joints[first] != Joint::corner) ++first;
@@ -304,7 +300,7 @@ Path refit(const Region& region, double tolerance) {
   Path out;
   out.contours.resize(region.rings.size());
   for_each_index(region.rings.size(), 16,
-                 [&](std::size_t i) { out.contours[i] = refit(as_chain(region.rings[i]), tolerance); });
+                 [&](std::size_t i) { out.contours[i] = refit(as_polyline(region.rings[i]), tolerance); });
   std::erase_if(out.contours, [](const Contour& c) { return c.segments.empty(); });
   return out;
 }

@@ -35,7 +35,7 @@ std::vector<std::vector<const Ring*>> grouped(const Region& region) {
       // A vertex may lie on the outline, where either answer is right: most of several decide.
       std::erase_if(around, [&](std::size_t i) {
         int inside = 0, asked = 0;
-        const Polyline outline = as_chain(*out[i].front());
+        const Polyline outline = as_polyline(*out[i].front());
         for (std::size_t k = 0; k < ring.size() && asked < 5; k += std::max<std::size_t>(1, ring.size() / 5), ++asked) {
           inside += encloses(outline, lerp(ring[k], ring[(k + 1) % ring.size()], 0.5)) ? 1 : -1;
         }
@@ -157,9 +157,9 @@ std::vector<Region> parts_of(const Region& region) {
   return out;
 }
 
-std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& region, bool inside) {
-  if (region.empty()) return inside ? std::vector<Polyline>{} : chains;
-  // Each chain is swept with the parts it may meet, not with the whole region.
+std::vector<Polyline> clip(const std::vector<Polyline>& polylines, const Region& region, bool inside) {
+  if (region.empty()) return inside ? std::vector<Polyline>{} : polylines;
+  // Each polyline is swept with the parts it may meet, not with the whole region.
   struct Part {
     ClipperLib::Paths rings;
     Box box;
@@ -172,15 +172,15 @@ std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& re
   }
   const Box reach = bounds_of(region);
   std::vector<Polyline> out;
-  for (const auto& chain : chains) {
+  for (const auto& polyline : polylines) {
     Box box;
-    for (const Vec p : chain.points) box.add(p);
+    for (const Vec p : polyline.points) box.add(p);
     if (!box.overlaps(reach)) {
-      if (!inside) out.push_back(chain);
+      if (!inside) out.push_back(polyline);
       continue;
     }
     ClipperLib::Clipper clipper;
-    clipper.AddPath(grid::to_grid(chain.points), ClipperLib::ptSubject, false);
+    clipper.AddPath(grid::to_grid(polyline.points), ClipperLib::ptSubject, false);
     bool meets = false;
     for (const auto& part : parts) {
       if (!part.box.overlaps(box)) continue;
@@ -188,7 +188,7 @@ std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& re
       meets = true;
     }
     if (!meets) {
-      if (!inside) out.push_back(chain);
+      if (!inside) out.push_back(polyline);
       continue;
     }
     ClipperLib::PolyTree tree;
@@ -198,9 +198,9 @@ std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& re
     ClipperLib::OpenPathsFromPolyTree(tree, found);
     std::vector<Polyline> runs;
     for (const auto& path : found) runs.push_back({grid::to_mm(path), false});
-    // A closed chain was opened at its start for this: the two runs that meet there are one.
-    if (chain.closed && !runs.empty()) {
-      const Vec seam = grid::to_mm(grid::to_grid(chain.points.front()));
+    // A closed polyline was opened at its start for this: the two runs that meet there are one.
+    if (polyline.closed && !runs.empty()) {
+      const Vec seam = grid::to_mm(grid::to_grid(polyline.points.front()));
       auto ends_at = [&](const Polyline& r) { return r.points.back() == seam; };
       auto starts_at = [&](const Polyline& r) { return r.points.front() == seam; };
       if (runs.size() == 1 && ends_at(runs[0]) && starts_at(runs[0])) {
@@ -238,7 +238,7 @@ double area_of(const Region& region) {
 
 double perimeter_of(const Region& region) {
   double length = 0;
-  for (const auto& ring : region.rings) length += length_of(as_chain(ring));
+  for (const auto& ring : region.rings) length += length_of(as_polyline(ring));
   return length;
 }
 
@@ -276,7 +276,7 @@ bool encloses(const Region& region, Vec p) {
   return inside;
 }
 
-Polyline as_chain(const Ring& ring) {
+Polyline as_polyline(const Ring& ring) {
   Polyline out{ring, true};
   if (!ring.empty()) out.points.push_back(ring.front());
   return out;

@@ -48,8 +48,8 @@ struct OffsetOptions {
 /// parts that still have more than 20,000 vertices then, detail finer than 5 µm or a hundredth of `by`.
 [[nodiscard]] Region offset(const Region& region, double by, const OffsetOptions& options = {});
 
-/// The band within `by` mm of the chains, with round ends and corners.
-[[nodiscard]] Region band(const std::vector<Polyline>& chains, double by, double chord = kChord);
+/// The buffer within `by` mm of the polylines, with round ends and corners.
+[[nodiscard]] Region buffer(const std::vector<Polyline>& polylines, double by, double chord = kChord);
 
 /// The region without what is narrower than `width` mm (a mitred opening): corners stay, slivers go. The outline does
 /// not move by more than a micrometre elsewhere.
@@ -58,13 +58,13 @@ struct OffsetOptions {
 /// One region for each connected part: an outline with its holes.
 [[nodiscard]] std::vector<Region> parts_of(const Region& region);
 
-/// The stretches of the chains inside the region, or outside it. Closed chains that are cut become open ones.
-[[nodiscard]] std::vector<Polyline> clip(const std::vector<Polyline>& chains, const Region& region, bool inside);
+/// The stretches of the polylines inside the region, or outside it. Closed polylines that are cut become open ones.
+[[nodiscard]] std::vector<Polyline> clip(const std::vector<Polyline>& polylines, const Region& region, bool inside);
 
-/// The chains and rings with vertices left out that lie within `tolerance` mm of what remains (Douglas and Peucker,
+/// The polylines and rings with vertices left out that lie within `tolerance` mm of what remains (Douglas and Peucker,
 /// Cartographica 10(2), 1973).
 [[nodiscard]] Ring thinned(const Ring& ring, double tolerance);
-[[nodiscard]] Polyline thinned(const Polyline& chain, double tolerance);
+[[nodiscard]] Polyline thinned(const Polyline& polyline, double tolerance);
 
 [[nodiscard]] double area_of(const Region& region);
 [[nodiscard]] double perimeter_of(const Region& region);
@@ -74,7 +74,7 @@ struct OffsetOptions {
 [[nodiscard]] Box bounds_of(const Ring& ring);
 [[nodiscard]] double signed_area_of(const Ring& ring);
 [[nodiscard]] bool encloses(const Region& region, Vec p);
-[[nodiscard]] Polyline as_chain(const Ring& ring);
+[[nodiscard]] Polyline as_polyline(const Ring& ring);
 [[nodiscard]] Region transformed(const Region& region, const Affine& map);
 
 }  // namespace dotlane

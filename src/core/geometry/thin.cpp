@@ -11,14 +11,10 @@ void keep_far(const std::vector<Vec>& points, std::size_t from, std::size_t to, 
     const auto [a, b] = todo.back();
     todo.pop_back();
     if (b <= a + 1) continue;
-    const Vec p = points[a], d = points[b] - p;
-    const double dd = dot(d, d);
     double worst = -1;
     std::size_t at = a;
     for (std::size_t i = a + 1; i < b; ++i) {
-      const Vec q = points[i] - p;
-      const double t = dd > 0 ? std::clamp(dot(q, d) / dd, 0.0, 1.0) : 0;
-      const Vec off = q - d * t;
+      const Vec off = points[i] - nearest_on(points[a], points[b], points[i]);
       const double far = dot(off, off);
       // Of equals the one nearest the middle, or a fine saw would be split off tooth by tooth.
       const bool equal = far > worst * (1 - 1e-6) && far >= worst - 1e-15;
@@ -58,15 +54,15 @@ Ring thinned(const Ring& ring, double tolerance) {
   return kept(points, keep);
 }
 
-Polyline thinned(const Polyline& chain, double tolerance) {
-  if (chain.closed && chain.points.size() > 4) {
-    return as_chain(thinned(Ring(chain.points.begin(), chain.points.end() - 1), tolerance));
+Polyline thinned(const Polyline& polyline, double tolerance) {
+  if (polyline.closed && polyline.points.size() > 4) {
+    return as_polyline(thinned(Ring(polyline.points.begin(), polyline.points.end() - 1), tolerance));
   }
-  if (chain.points.size() < 3) return chain;
-  std::vector<bool> keep(chain.points.size(), false);
+  if (polyline.points.size() < 3) return polyline;
+  std::vector<bool> keep(polyline.points.size(), false);
   keep.front() = keep.back() = true;
-  keep_far(chain.points, 0, chain.points.size() - 1, tolerance, keep);
-  return {kept(chain.points, keep), chain.closed};
+  keep_far(polyline.points, 0, polyline.points.size() - 1, tolerance, keep);
+  return {kept(polyline.points, keep), polyline.closed};
 }
 
 }  // namespace dotlane

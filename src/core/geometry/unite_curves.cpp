@@ -20,13 +20,10 @@ constexpr int kMostDropped = 64;  // vertices in line that a union may have left
 
 constexpr std::size_t kNone = static_cast<std::size_t>(-1);
 
-/// The control points of the part of a cubic between two parameters (de Casteljau's blossom).
-std::array<Vec, 4> part_of(Vec p0, const Segment& s, double t0, double t1) {
-  auto blossom = [&](double a, double b, double c) {
-    const Vec q0 = lerp(p0, s.c1, a), q1 = lerp(s.c1, s.c2, a), q2 = lerp(s.c2, s.end, a);
-    return lerp(lerp(q0, q1, b), lerp(q1, q2, b), c);
-  };
-  return {blossom(t0, t0, t0), blossom(t0, t0, t1), blossom(t0, t1, t1), blossom(t1, t1, t1)};
+/// The control points of the part of a cubic between two parameters.
+std::array<Vec, 4> controls_of(Vec p0, const Segment& s, double t0, double t1) {
+  const auto [start, part] = part_of(p0, s, t0, t1);
+  return {start, part.c1, part.c2, part.end};
 }
 
 class Union {
@@ -143,8 +140,8 @@ class Union {
         const double middle = (part.t0 + part.t1) / 2;
         const Piece& p = pieces_[part.piece];
         Part left = part, right = part;
-        left.points = part_of(p.from, *p.segment, part.t0, middle);
-        right.points = part_of(p.from, *p.segment, middle, part.t1);
+        left.points = controls_of(p.from, *p.segment, part.t0, middle);
+        right.points = controls_of(p.from, *p.segment, middle, part.t1);
         left.points[0] = part.points[0], right.points[3] = part.points[3];
         right.points[0] = left.points[3];
         left.t1 = right.t0 = middle;
@@ -357,9 +354,8 @@ class Union {
   [[nodiscard]] std::pair<Vec, Vec> point_and_way(std::size_t piece, double t) const {
     const Piece& p = pieces_[piece];
     if (p.segment->straight) return {lerp(p.from, p.segment->end, t), p.segment->end - p.from};
-    const auto q = part_of(p.from, *p.segment, t, t);
     const Vec a = p.segment->c1 - p.from, b = p.segment->c2 - p.segment->c1, c = p.segment->end - p.segment->c2;
-    return {q[0], (a * ((1 - t) * (1 - t)) + b * (2 * t * (1 - t)) + c * (t * t)) * 3};
+    return {point_at(p.from, *p.segment, t), (a * ((1 - t) * (1 - t)) + b * (2 * t * (1 - t)) + c * (t * t)) * 3};
   }
 
   /// Where two stretches of different curves meet, chords have met: Newton's rule finds the place on the curves
@@ -421,7 +417,7 @@ class Union {
         out.segments.push_back(Segment::cubic(piece->segment->c1, piece->segment->c2, s.end));
       } else {
         // The ends are where the outline really is; the handles move along.
-        const auto p = part_of(piece->from, *piece->segment, s.from, s.to);
+        const auto p = controls_of(piece->from, *piece->segment, s.from, s.to);
         out.segments.push_back(Segment::cubic(p[1] + (at - p[0]), p[2] + (s.end - p[3]), s.end));
       }
       at = s.end;

@@ -23,6 +23,13 @@ inline double cross(Vec a, Vec b) { return a.x * b.y - a.y * b.x; }
 inline double norm(Vec a) { return std::sqrt(a.x * a.x + a.y * a.y); }
 inline double distance(Vec a, Vec b) { return norm(b - a); }
 inline Vec lerp(Vec a, Vec b, double t) { return a + (b - a) * t; }
+/// The place of the segment from `a` to `b` that is nearest to `p`.
+inline Vec nearest_on(Vec a, Vec b, Vec p) {
+  const Vec d = b - a;
+  const double dd = dot(d, d);
+  const double t = dd > 0 ? dot(p - a, d) / dd : 0;
+  return t <= 0 ? a : t >= 1 ? b : a + d * t;
+}
 inline bool is_finite(Vec a) { return std::isfinite(a.x) && std::isfinite(a.y); }
 
 /// An axis-parallel box; a default one is empty and takes the first point added.

@@ -45,14 +45,14 @@ double period_of(const FillOptions& o) {
 
 }  // namespace
 
-std::vector<std::vector<Polyline>> chains_of(const std::vector<Strokes>& coats) {
+std::vector<std::vector<Polyline>> polylines_of(const std::vector<Strokes>& coats) {
   std::vector<std::vector<Polyline>> out;
   for (const auto& coat : coats) {
-    auto& chains = out.emplace_back();
-    chains.reserve(coat.size());
+    auto& polylines = out.emplace_back();
+    polylines.reserve(coat.size());
     for (std::size_t i = 0; i < coat.size(); ++i) {
       const auto s = coat[i];
-      chains.push_back({{s.begin(), s.end()}, s.size() > 2 && s.front() == s.back()});
+      polylines.push_back({{s.begin(), s.end()}, s.size() > 2 && s.front() == s.back()});
     }
   }
   return out;
@@ -63,7 +63,7 @@ Result<FillTrial> try_fill(const Region& region, const FillOptions& options, con
   if (!coats) return tl::unexpected<Error>(coats.error());
   FillTrial out;
   out.options = options;
-  out.cost = run_cost(chains_of(*coats), run.machine, run.way);
+  out.cost = run_cost(polylines_of(*coats), run.machine, run.way);
   const Strokes all = together(*coats);
   const Coverage covered = coverage_of(region, all, rough(run.tip_mm));
   out.share = covered.share;
@@ -128,7 +128,7 @@ std::vector<WayChoice> compare_ways(const Region& region, const FillOptions& opt
     if (stop && *stop) return;
     const auto coats = coats_of(region, o);
     if (!coats) return;
-    WayChoice choice{kind, o, way, run_cost(chains_of(*coats), run.machine, way)};
+    WayChoice choice{kind, o, way, run_cost(polylines_of(*coats), run.machine, way)};
     choice.share = coverage_of(region, together(*coats), rough(run.tip_mm)).share;
     // Repeats pass by pass land anew each time; stroke by stroke they stay where they fell.
     std::vector<Strokes> landed = *coats;

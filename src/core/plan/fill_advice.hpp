@@ -65,7 +65,7 @@ struct WayChoice {
 [[nodiscard]] std::vector<WayChoice> compare_ways(const Region& region, const FillOptions& options, const FillRun& run,
                                                   double scatter_mm, const std::atomic<bool>* stop = nullptr);
 
-/// The coats of a fill as chains, as passes take them.
-[[nodiscard]] std::vector<std::vector<Polyline>> chains_of(const std::vector<Strokes>& coats);
+/// The coats of a fill as polylines, as passes take them.
+[[nodiscard]] std::vector<std::vector<Polyline>> polylines_of(const std::vector<Strokes>& coats);
 
 }  // namespace dotlane

@@ -32,7 +32,7 @@ FillFigures figures_of(const FillSubject& subject) {
   FillFigures out;
   const Strokes all = made.all();
   out.strokes = all.size();
-  out.cost = run_cost(chains_of(made.coats), subject.run.machine, subject.run.way);
+  out.cost = run_cost(polylines_of(made.coats), subject.run.machine, subject.run.way);
   out.coverage = made.coverage(subject.run.tip_mm);
   out.unfilled = unfilled(made.parts.size(), all);
   return out;

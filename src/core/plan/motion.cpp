@@ -19,7 +19,7 @@ double corner_speed2(Vec a, Vec b, Vec c, const MotionLimits& limits) {
   // sin(t/2) for the inner angle t, from the cosine of the turn.
   const double half = std::sqrt(std::clamp((1 + dot(u, v) / lengths) / 2, 0.0, 1.0));
   if (half > 0.999999) return limits.speed_mm_s * limits.speed_mm_s;
-  return limits.accel_mm_s2 * limits.corner_mm * half / (1 - half);
+  return limits.accel_mm_s2 * limits.junction_deviation_mm * half / (1 - half);
 }
 
 }  // namespace

@@ -27,10 +27,10 @@ struct Group {
 
 struct Batch {
   Pass pass;
-  /// Chains that may run in any order, and those that wait for them: second passes of fills.
+  /// Polylines that may run in any order, and those that wait for them: second passes of fills.
   struct Coat {
-    std::vector<Polyline> chains;
-    std::vector<std::pair<int, std::size_t>> origin;  // piece id and line index of each chain
+    std::vector<Polyline> polylines;
+    std::vector<std::pair<int, std::size_t>> origin;  // piece id and line index of each polyline
   };
   Coat first, second;
   Group group;
@@ -60,7 +60,7 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                           repeats,
                           line.stroke_by_stroke && repeats > 1};
         Batch& batch = batches[group];
-        if (batch.first.chains.empty() && batch.second.chains.empty()) {
+        if (batch.first.polylines.empty() && batch.second.polylines.empty()) {
           batch.group = group;
           Pass& p = batch.pass;
           p.load = placed.sheet.load, p.sheet = placed.sheet.id, p.role = line.role, p.tool = tool->id;
@@ -74,13 +74,13 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           p.key = std::to_string(p.load) + "/" + std::to_string(p.sheet) + "/" + std::string(word(p.role)) + "/" +
                   p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
         }
-        for (const auto& chain : part->flat->lines[i].chains) {
-          Polyline on_mat = part->on_mat(chain);
+        for (const auto& polyline : part->flat->lines[i].polylines) {
+          Polyline on_mat = part->on_mat(polyline);
           if (project.plan.mirrored) {
             for (auto& p : on_mat.points) p.x = flip - p.x;
           }
           Batch::Coat& coat = line.coat == 2 ? batch.second : batch.first;
-          coat.chains.push_back(std::move(on_mat));
+          coat.polylines.push_back(std::move(on_mat));
           coat.origin.emplace_back(part->piece->id, i);
         }
       }
@@ -130,13 +130,13 @@ void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& he
   const auto travel = travel_limits(machine);
   Vec at = head;
   for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
-    for (const auto& stroke : order_strokes(coat->chains, at, pass.role == Role::cut)) {
-      const auto& chain = coat->chains[stroke.chain];
-      const auto& [piece, line] = coat->origin[stroke.chain];
-      auto points = points_of(chain, stroke);
-      if (pass.stroke_by_stroke) points = retraced(std::move(points), chain.closed, pass.repeats);
+    for (const auto& stroke : order_strokes(coat->polylines, at, pass.role == Role::cut)) {
+      const auto& polyline = coat->polylines[stroke.polyline];
+      const auto& [piece, line] = coat->origin[stroke.polyline];
+      auto points = points_of(polyline, stroke);
+      if (pass.stroke_by_stroke) points = retraced(std::move(points), polyline.closed, pass.repeats);
       at = points.back();
-      pass.strokes.push_back({std::move(points), chain.closed, piece, line});
+      pass.strokes.push_back({std::move(points), polyline.closed, piece, line});
     }
   }
   pass.contours = static_cast<int>(pass.strokes.size());
@@ -210,10 +210,10 @@ Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
   return now;
 }
 
-MotionLimits travel_limits(const Machine& m) { return {m.travel_mm_s, m.accel_mm_s2, m.corner_mm}; }
+MotionLimits travel_limits(const Machine& m) { return {m.travel_mm_s, m.accel_mm_s2, m.junction_deviation_mm}; }
 
 MotionLimits pass_limits(const Machine& m, double speed_mm_s) {
-  return {std::min(speed_mm_s, m.travel_mm_s), m.accel_mm_s2, m.corner_mm};
+  return {std::min(speed_mm_s, m.travel_mm_s), m.accel_mm_s2, m.junction_deviation_mm};
 }
 
 Plan make_plan(const Project& project, const Layout& layout) {

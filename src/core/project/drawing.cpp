@@ -21,11 +21,11 @@ std::vector<LineRef> lines_where(const Drawing& drawing, Match match) {
 
 }  // namespace
 
-Polyline DrawnPiece::on_mat(const Polyline& chain) const {
+Polyline DrawnPiece::on_mat(const Polyline& polyline) const {
   Polyline out;
-  out.closed = chain.closed;
-  out.points.reserve(chain.points.size());
-  for (const Vec p : chain.points) out.points.push_back(to_mat(p));
+  out.closed = polyline.closed;
+  out.points.reserve(polyline.points.size());
+  for (const Vec p : polyline.points) out.points.push_back(to_mat(p));
   return out;
 }
 
@@ -67,8 +67,8 @@ std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach) {
     if (!piece->bounds.grown(reach).contains(at)) continue;
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       if (!piece->line_bounds[i].grown(nearest).contains(at)) continue;
-      for (const auto& chain : piece->flat->lines[i].chains) {
-        const double d = distance_to(piece->on_mat(chain), at);
+      for (const auto& polyline : piece->flat->lines[i].polylines) {
+        const double d = distance_to(piece->on_mat(polyline), at);
         if (d < nearest) {
           nearest = d;
           best = LineRef{piece->piece->id, piece->piece->lines[i].id};

@@ -11,9 +11,9 @@
 
 namespace dotlane {
 
-/// A line's contours as chains, in piece coordinates, within the tolerance they were made for.
+/// A line's contours as polylines, in piece coordinates, within the tolerance they were made for.
 struct FlatLine {
-  std::vector<Polyline> chains;
+  std::vector<Polyline> polylines;
   Box bounds;
 };
 
@@ -49,7 +49,7 @@ struct DrawnPiece {
   Box bounds;                    ///< on the mat, mm
   std::vector<Box> line_bounds;  ///< on the mat, mm, one for each line
 
-  [[nodiscard]] Polyline on_mat(const Polyline& chain) const;
+  [[nodiscard]] Polyline on_mat(const Polyline& polyline) const;
 };
 
 struct Drawing {

@@ -6,10 +6,10 @@
 namespace dotlane {
 namespace {
 
-Tool tool(std::string id, std::string name, std::string kind, std::vector<Role> serves, double tip, double min_gf,
+Tool tool(std::string id, std::string name, ToolKind kind, std::vector<Role> serves, double tip, double min_gf,
           double max_gf, double thickest, Color ink = {60, 60, 60}) {
   Tool t;
-  t.id = std::move(id), t.name = std::move(name), t.kind = std::move(kind), t.serves = std::move(serves);
+  t.id = std::move(id), t.name = std::move(name), t.kind = kind, t.serves = std::move(serves);
   t.tip_width_mm = tip, t.min_force_gf = min_gf, t.max_force_gf = max_gf, t.thickest_mm = thickest, t.ink = ink;
   return t;
 }
@@ -38,22 +38,23 @@ double grammage_of_cover(double pounds) {
 
 std::vector<Tool> preset_tools() {
   return {
-      tool("fine-blade", "Fine blade", "blade", {Role::cut}, 0.1, 20, 150, 0.25),
-      tool("blade", "Normal blade", "blade", {Role::cut}, 0.1, 40, 250, 0.6),
-      tool("deep-blade", "Deep blade", "blade", {Role::cut}, 0.15, 60, 350, 2.0),
-      tool("scoring-tip", "Scoring tip", "scoring tip", {Role::score}, 0.8, 40, 250, 1.0),
-      tool("pen-black", "Fine pen 0.4, black", "pen", {Role::draw}, 0.4, 10, 80, 2.0, {32, 32, 32}),
-      tool("pencil", "Pencil", "pencil", {Role::draw, Role::guide}, 0.5, 5, 30, 2.0, {110, 110, 110}),
-      tool("chisel-marker", "Chisel marker 2.0", "chisel marker", {Role::draw}, 2.0, 10, 60, 2.0, {70, 60, 90}),
-      tool("foil-tip-fine", "Foil tip 0.5", "foil tip", {Role::foil}, 0.5, 30, 150, 1.0, {176, 124, 40}),
-      tool("foil-tip-bold", "Foil tip 1.2", "foil tip", {Role::foil}, 1.2, 30, 200, 1.0, {176, 124, 40}),
-      tool("engraving-tip", "Engraving tip", "engraving tip", {Role::engrave}, 0.2, 60, 350, 2.0, {120, 120, 120}),
+      tool("fine-blade", "Fine blade", ToolKind::blade, {Role::cut}, 0.1, 20, 150, 0.25),
+      tool("blade", "Normal blade", ToolKind::blade, {Role::cut}, 0.1, 40, 250, 0.6),
+      tool("deep-blade", "Deep blade", ToolKind::blade, {Role::cut}, 0.15, 60, 350, 2.0),
+      tool("scoring-tip", "Scoring tip", ToolKind::scoring_tip, {Role::score}, 0.8, 40, 250, 1.0),
+      tool("pen-black", "Fine pen 0.4, black", ToolKind::pen, {Role::draw}, 0.4, 10, 80, 2.0, {32, 32, 32}),
+      tool("pencil", "Pencil", ToolKind::pencil, {Role::draw, Role::guide}, 0.5, 5, 30, 2.0, {110, 110, 110}),
+      tool("chisel-marker", "Chisel marker 2.0", ToolKind::chisel_marker, {Role::draw}, 2.0, 10, 60, 2.0, {70, 60, 90}),
+      tool("foil-tip-fine", "Foil tip 0.5", ToolKind::foil_tip, {Role::foil}, 0.5, 30, 150, 1.0, {176, 124, 40}),
+      tool("foil-tip-bold", "Foil tip 1.2", ToolKind::foil_tip, {Role::foil}, 1.2, 30, 200, 1.0, {176, 124, 40}),
+      tool("engraving-tip", "Engraving tip", ToolKind::engraving_tip, {Role::engrave}, 0.2, 60, 350, 2.0,
+           {120, 120, 120}),
   };
 }
 
 Tool pen_of(Color ink, double tip_width_mm) {
   const std::string shade = hex(ink);
-  return tool("pen-" + shade.substr(1), "Pen " + rounded_text(tip_width_mm, 2) + ", " + color_name(ink), "pen",
+  return tool("pen-" + shade.substr(1), "Pen " + rounded_text(tip_width_mm, 2) + ", " + color_name(ink), ToolKind::pen,
               {Role::draw}, tip_width_mm, 10, 80, 2.0, ink);
 }
 

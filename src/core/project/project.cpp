@@ -3,6 +3,35 @@
 #include <algorithm>
 
 namespace dotlane {
+
+std::string_view word(ToolKind kind) {
+  switch (kind) {
+    case ToolKind::blade:
+      return "blade";
+    case ToolKind::scoring_tip:
+      return "scoring tip";
+    case ToolKind::pen:
+      return "pen";
+    case ToolKind::pencil:
+      return "pencil";
+    case ToolKind::chisel_marker:
+      return "chisel marker";
+    case ToolKind::foil_tip:
+      return "foil tip";
+    case ToolKind::engraving_tip:
+      return "engraving tip";
+    case ToolKind::other:
+      break;
+  }
+  return "other";
+}
+
+std::optional<ToolKind> tool_kind_from(std::string_view text) {
+  for (const ToolKind kind : kToolKinds) {
+    if (text == word(kind)) return kind;
+  }
+  return std::nullopt;
+}
 namespace {
 
 template <class Range, class Match>

@@ -1,10 +1,12 @@
 // The project: what is saved. Plain values that refer to each other by id.
 #pragma once
 
+#include <array>
 #include <map>
 #include <memory>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include "core/color.hpp"
@@ -83,10 +85,18 @@ struct Piece {
 };
 
 /// Something that goes into a holder. Force in grams-force, lengths in mm.
+enum class ToolKind { blade, scoring_tip, pen, pencil, chisel_marker, foil_tip, engraving_tip, other };
+inline constexpr std::array kToolKinds{ToolKind::blade,         ToolKind::scoring_tip,   ToolKind::pen,
+                                       ToolKind::pencil,        ToolKind::chisel_marker, ToolKind::foil_tip,
+                                       ToolKind::engraving_tip, ToolKind::other};
+/// As files and people say it: "scoring tip".
+[[nodiscard]] std::string_view word(ToolKind kind);
+[[nodiscard]] std::optional<ToolKind> tool_kind_from(std::string_view word);
+
 struct Tool {
   std::string id;    ///< lower-case slug, also the cutter's name for it
   std::string name;  ///< for people
-  std::string kind;  ///< "blade", "scoring tip", "pen", "pencil", "chisel marker", "foil tip", "engraving tip"
+  ToolKind kind = ToolKind::other;
   std::vector<Role> serves;
   double tip_width_mm = 0.1;
   Color ink;  ///< the mark it leaves (pens, foil)
@@ -146,7 +156,7 @@ struct Machine {
   double max_force_gf = 350;
   double travel_mm_s = 200;
   double accel_mm_s2 = 2000;
-  double corner_mm = 0.02;  ///< how far the head may round a corner; sets its speed there
+  double junction_deviation_mm = 0.02;  ///< how far the head may round a corner; sets its speed there
   double lower_s = 0.08, lift_s = 0.08;
   /// How far off a tool lands after a lift: the standard deviation along x and y. Common practice, no published source.
   double landing_mm = 0.08;

@@ -25,9 +25,9 @@ FlatPiece flatten_piece(const Piece& piece, double tolerance) {
   for (const auto& line : piece.lines) {
     auto& flat = out.lines.emplace_back();
     for (const auto& contour : line.path->contours) {
-      flat.chains.push_back(flatten(contour, tolerance));
-      for (const Vec p : flat.chains.back().points) flat.bounds.add(p);
-      out.segments += std::max<std::size_t>(flat.chains.back().points.size(), 2) - 1;  // a touch is one, too
+      flat.polylines.push_back(flatten(contour, tolerance));
+      for (const Vec p : flat.polylines.back().points) flat.bounds.add(p);
+      out.segments += std::max<std::size_t>(flat.polylines.back().points.size(), 2) - 1;  // a touch is one, too
     }
     out.bounds.add(flat.bounds);
   }
@@ -41,8 +41,8 @@ Box mapped_bounds(const FlatLine& line, const Affine& map) {
     out.add(map({line.bounds.x0, line.bounds.y0}));
     out.add(map({line.bounds.x1, line.bounds.y1}));
   } else {
-    for (const auto& chain : line.chains) {
-      for (const Vec p : chain.points) out.add(map(p));
+    for (const auto& polyline : line.polylines) {
+      for (const Vec p : polyline.points) out.add(map(p));
     }
   }
   return out;
@@ -207,7 +207,10 @@ class Evaluation {
     std::set<int> ids;
     for (const auto& piece : project_.pieces) ids.insert(piece->id);
     const std::lock_guard lock(cache_.mutex_);
-    std::erase_if(cache_.recipes_, [&](const auto& entry) { return !ids.contains(entry.first); });
+    const auto removed = [&](const auto& entry) { return !ids.contains(entry.first); };
+    std::erase_if(cache_.recipes_, removed);
+    std::erase_if(cache_.flat_, removed);
+    std::erase_if(cache_.drawn_, [](const auto& entry) { return entry.second.piece.expired(); });
     return out;
   }
 

@@ -16,12 +16,6 @@ constexpr double kChordOfFit = 0.004;  // mm
 constexpr double kExact = 0.001;       // mm: shifts are found this closely
 constexpr double kSafe = 0.01;         // mm: and taken this much farther than needed
 
-double distance_of(Vec p, Vec a, Vec b) {
-  const Vec way = b - a;
-  const double n = dot(way, way), t = n > 0 ? std::clamp(dot(p - a, way) / n, 0.0, 1.0) : 0;
-  return distance(p, a + way * t);
-}
-
 bool meet(const Region& a, const Region& b) {
   if (a.empty() || b.empty() || !bounds_of(a).overlaps(bounds_of(b))) return false;
   return !intersect(a, b).empty();
@@ -154,8 +148,8 @@ double distance_between(const Region& a, const Region& b) {
           if (std::max(b0.x, b1.x) < near.x0 || std::min(b0.x, b1.x) > near.x1 || std::max(b0.y, b1.y) < near.y0 ||
               std::min(b0.y, b1.y) > near.y1)
             continue;
-          best = std::min({best, distance_of(a0, b0, b1), distance_of(a1, b0, b1), distance_of(b0, a0, a1),
-                           distance_of(b1, a0, a1)});
+          best = std::min({best, distance(a0, nearest_on(b0, b1, a0)), distance(a1, nearest_on(b0, b1, a1)),
+                           distance(b0, nearest_on(a0, a1, b0)), distance(b1, nearest_on(a0, a1, b1))});
         }
       }
     }

@@ -160,9 +160,9 @@ Path em_shape(const Prepared& p, const std::vector<Form>& forms, const Affine& m
     const Affine own = map * Affine::move(form.offset.x, form.offset.y);
     if (p.centre) {
       for (const auto& line : p.face.centre_lines(form.glyph).lines) {
-        Polyline chain{line.points, line.closed};
-        for (auto& v : chain.points) v = own(v);
-        Contour c = refit(chain);
+        Polyline polyline{line.points, line.closed};
+        for (auto& v : polyline.points) v = own(v);
+        Contour c = refit(polyline);
         if (!c.segments.empty()) out.contours.push_back(std::move(c));
       }
     } else {

@@ -10,7 +10,7 @@ namespace dotlane {
 
 /// Whether it has a closed contour that can bound something.
 [[nodiscard]] bool has_closed(const Line& line);
-[[nodiscard]] std::vector<Polyline> open_chains(const Line& line, double chord = kChord);
+[[nodiscard]] std::vector<Polyline> open_polylines(const Line& line, double chord = kChord);
 
 /// Whether a step that names lines with `of` means this one; `standard` answers where it names none.
 [[nodiscard]] bool named(const std::string& of, const Line& line, bool standard);
@@ -29,7 +29,7 @@ namespace dotlane {
 
 /// A copy of the line with this region as its outline, curves put back.
 [[nodiscard]] Line with_region(const Line& like, const Region& region);
-/// The same with open chains besides.
+/// The same with open polylines besides.
 [[nodiscard]] Line with_region(const Line& like, const Region& region, const std::vector<Polyline>& open);
 
 /// "outline~3", or "outline~3.2" for the second of several.

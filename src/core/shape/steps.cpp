@@ -14,7 +14,7 @@ bool has_closed(const Line& line) {
          std::any_of(line.path->contours.begin(), line.path->contours.end(), [](const Contour& c) { return c.closed; });
 }
 
-std::vector<Polyline> open_chains(const Line& line, double chord) {
+std::vector<Polyline> open_polylines(const Line& line, double chord) {
   std::vector<Polyline> out;
   for (const auto& c : line.path->contours) {
     if (!c.closed) out.push_back(flatten(c, chord));
@@ -60,8 +60,8 @@ std::vector<std::size_t> outlines_meant(const std::string& of, const std::vector
 Line with_region(const Line& like, const Region& region, const std::vector<Polyline>& open) {
   Line out = like;
   Path path = refit(region);
-  for (const auto& chain : open) {
-    Contour c = refit(chain);
+  for (const auto& polyline : open) {
+    Contour c = refit(polyline);
     if (!c.segments.empty()) path.contours.push_back(std::move(c));
   }
   path.fill_rule = FillRule::nonzero;

@@ -67,19 +67,19 @@ std::vector<Vec> evened(const std::vector<Vec>& points, double span, bool closed
 }
 
 Contour smoothed(const Contour& contour, double span, double keep_over) {
-  Polyline chain = flatten(contour, kChord);
-  auto& p = chain.points;
+  Polyline polyline = flatten(contour, kChord);
+  auto& p = polyline.points;
   if (p.size() < 4) return contour;
   auto turn = [&](std::size_t i) {
     const Vec a = p[i] - p[i == 0 ? p.size() - 2 : i - 1], b = p[i + 1 == p.size() ? 1 : i + 1] - p[i];
     return std::abs(std::atan2(cross(a, b), dot(a, b))) * 180 / std::numbers::pi;
   };
   std::vector<std::size_t> corners;
-  for (std::size_t i = chain.closed ? 0 : 1; i + 1 < p.size(); ++i) {
+  for (std::size_t i = polyline.closed ? 0 : 1; i + 1 < p.size(); ++i) {
     if (turn(i) > keep_over) corners.push_back(i);
   }
-  if (chain.closed && corners.empty()) return refit(Polyline{evened(p, span, true), true});
-  if (chain.closed) {  // start at a corner
+  if (polyline.closed && corners.empty()) return refit(Polyline{evened(p, span, true), true});
+  if (polyline.closed) {  // start at a corner
     std::rotate(p.begin(), p.begin() + static_cast<std::ptrdiff_t>(corners.front()), p.end() - 1);
     p.back() = p.front();
     const std::size_t shift = corners.front();
@@ -89,7 +89,7 @@ Contour smoothed(const Contour& contour, double span, double keep_over) {
   }
   corners.push_back(p.size() - 1);
   Polyline out;
-  out.closed = chain.closed;
+  out.closed = polyline.closed;
   for (std::size_t k = 1; k < corners.size(); ++k) {
     const std::vector<Vec> run(p.begin() + static_cast<std::ptrdiff_t>(corners[k - 1]),
                                p.begin() + static_cast<std::ptrdiff_t>(corners[k]) + 1);
@@ -195,7 +195,7 @@ std::vector<Line> step_fill_holes(std::vector<Line> lines, const StepCall& call)
     });
     if (region.rings.size() == before) continue;
     call.outcome.dropped += before - region.rings.size();
-    lines[i] = with_region(lines[i], unite({region}), open_chains(lines[i]));
+    lines[i] = with_region(lines[i], unite({region}), open_polylines(lines[i]));
   }
   return lines;
 }
@@ -203,7 +203,7 @@ std::vector<Line> step_fill_holes(std::vector<Line> lines, const StepCall& call)
 std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& call) {
   const double within = call.take.number("within");
   struct Kept {
-    Polyline chain;
+    Polyline polyline;
     Box box;
   };
   std::vector<Kept> kept;
@@ -213,14 +213,15 @@ std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& c
     lines[*i].path.edit([&](Path& path) {
       std::vector<Contour> out;
       for (const auto& contour : path.contours) {
-        Polyline chain = flatten(contour, within / 4);
+        Polyline polyline = flatten(contour, within / 4);
         Box box;
-        for (const Vec p : chain.points) box.add(p);
+        for (const Vec p : polyline.points) box.add(p);
         const bool doubled = std::any_of(kept.begin(), kept.end(), [&](const Kept& k) {
           if (!k.box.grown(within).contains(box)) return false;
-          for (std::size_t s = 0; s < chain.points.size(); ++s) {
-            if (distance_to(k.chain, chain.points[s]) > within) return false;
-            if (s > 0 && distance_to(k.chain, lerp(chain.points[s - 1], chain.points[s], 0.5)) > within) return false;
+          for (std::size_t s = 0; s < polyline.points.size(); ++s) {
+            if (distance_to(k.polyline, polyline.points[s]) > within) return false;
+            if (s > 0 && distance_to(k.polyline, lerp(polyline.points[s - 1], polyline.points[s], 0.5)) > within)
+              return false;
           }
           return true;
         });
@@ -229,7 +230,7 @@ std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& c
           continue;
         }
         out.push_back(contour);
-        kept.push_back({std::move(chain), box});
+        kept.push_back({std::move(polyline), box});
       }
       path.contours = std::move(out);
     });
@@ -299,7 +300,7 @@ std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call)
     joined[pair.a] = pair.b, joined[pair.b] = pair.a;
     ++call.outcome.dropped;
   }
-  // Each chain is walked from a free end, or all around; it takes the place of its first contour.
+  // Each polyline is walked from a free end, or all around; it takes the place of its first contour.
   std::vector<char> walked(open.size(), 0);
   std::map<std::size_t, std::map<std::size_t, Contour>> made;  // by line and contour; without segments: gone
   auto extend = [](Contour& to, const Contour& by) {
@@ -316,16 +317,16 @@ std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call)
     while (joined[start] != kFree && joined[start] != (2 * k + 1)) start = joined[start] ^ 1;
     const bool around = joined[start] != kFree;
     if (around) start = 2 * k;
-    Contour chain;
+    Contour polyline;
     for (std::size_t end = start;;) {
       const Open& at = open[end / 2];
       walked[end / 2] = 1;
       const Contour& own = lines[at.line].path->contours[at.contour];
       const Contour next = end % 2 == 0 ? own : reversed(own);
-      if (chain.segments.empty()) {
-        chain = next;
+      if (polyline.segments.empty()) {
+        polyline = next;
       } else {
-        extend(chain, next);
+        extend(polyline, next);
       }
       made[at.line][at.contour] = {};
       const std::size_t on = joined[end ^ 1];
@@ -333,14 +334,14 @@ std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call)
       end = on;
     }
     if (around) {
-      if (distance(chain.segments.back().end, chain.start) > kMeetingEnds) {
-        chain.segments.push_back(Segment::line(chain.start));
+      if (distance(polyline.segments.back().end, polyline.start) > kMeetingEnds) {
+        polyline.segments.push_back(Segment::line(polyline.start));
       } else {
-        chain.segments.back().end = chain.start;
+        polyline.segments.back().end = polyline.start;
       }
-      chain.closed = true;
+      polyline.closed = true;
     }
-    made[open[k].line][open[k].contour] = std::move(chain);
+    made[open[k].line][open[k].contour] = std::move(polyline);
   }
   for (const auto& [line, contours] : made) {
     lines[line].path.edit([&, &changed = contours](Path& path) {

@@ -29,7 +29,7 @@ std::vector<Line> without(std::vector<Line> lines, const std::vector<std::size_t
 /// The line's closed part and its strokes, cut down by the area.
 Line cut_down(const Line& line, const Region& area, bool keep_inside) {
   const Region region = region_of(*line.path);
-  const auto open = clip(open_chains(line), area, keep_inside);
+  const auto open = clip(open_polylines(line), area, keep_inside);
   return with_region(line, keep_inside ? intersect(region, area) : subtract(region, area), open);
 }
 
@@ -100,7 +100,7 @@ std::vector<Line> step_cut_away(std::vector<Line> lines, const StepCall& call) {
   Region above;
   for (auto i = meant.rbegin(); i != meant.rend(); ++i) {
     const Region own = region_of(*lines[*i].path);
-    lines[*i] = with_region(lines[*i], subtract(own, above), clip(open_chains(lines[*i]), above, false));
+    lines[*i] = with_region(lines[*i], subtract(own, above), clip(open_polylines(lines[*i]), above, false));
     above = unite({above, own});
   }
   return lines;
@@ -206,13 +206,13 @@ std::vector<Line> step_trim_under(std::vector<Line> lines, const StepCall& call)
       const Region own = region_of(*line.path);
       const Region left = kept_of(own);
       call.outcome.removed_mm2 += area_of(own) - area_of(left);
-      line = with_region(line, left, clip(open_chains(line), cover, false));
+      line = with_region(line, left, clip(open_polylines(line), cover, false));
     } else {
-      std::vector<Polyline> chains;
-      for (const auto& c : line.path->contours) chains.push_back(flatten(c, kChord));
+      std::vector<Polyline> polylines;
+      for (const auto& c : line.path->contours) polylines.push_back(flatten(c, kChord));
       Line cut = line;
       Path path;
-      for (const auto& chain : clip(chains, cover, false)) path.contours.push_back(refit(chain));
+      for (const auto& polyline : clip(polylines, cover, false)) path.contours.push_back(refit(polyline));
       cut.path = std::move(path);
       line = std::move(cut);
     }

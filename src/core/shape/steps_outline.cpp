@@ -31,20 +31,6 @@ double parameter_at(Vec from, const Segment& s, double length) {
   return 1;
 }
 
-/// The part of a segment between two parameters (de Casteljau), and where it starts.
-std::pair<Vec, Segment> part_of(Vec from, const Segment& s, double t0, double t1) {
-  if (s.straight) return {lerp(from, s.end, t0), Segment::line(lerp(from, s.end, t1))};
-  auto split_at = [](Vec a, const Segment& c, double t) {
-    const Vec ab = lerp(a, c.c1, t), bc = lerp(c.c1, c.c2, t), cd = lerp(c.c2, c.end, t);
-    const Vec abc = lerp(ab, bc, t), bcd = lerp(bc, cd, t), mid = lerp(abc, bcd, t);
-    return std::pair{Segment::cubic(ab, abc, mid), Segment::cubic(bcd, cd, c.end)};
-  };
-  const auto head = split_at(from, s, t1).first;
-  if (t0 <= 0) return {from, head};
-  const auto [before, rest] = split_at(from, head, t1 > 0 ? t0 / t1 : 0);
-  return {before.end, rest};
-}
-
 Vec unit(Vec v) {
   const double n = norm(v);
   return n > 0 ? v * (1 / n) : Vec{};
@@ -119,18 +105,18 @@ Contour rounded(const Contour& in, double radius, bool convex, bool concave) {
   return out;
 }
 
-/// The stretch of a chain between two lengths along it.
-std::vector<Vec> stretch(const Polyline& chain, const std::vector<double>& along, double from, double to) {
+/// The stretch of a polyline between two lengths along it.
+std::vector<Vec> stretch(const Polyline& polyline, const std::vector<double>& along, double from, double to) {
   auto at = [&](double where) {
     const auto after = std::lower_bound(along.begin(), along.end(), where);
     const auto k = static_cast<std::size_t>(
         std::clamp<std::ptrdiff_t>(after - along.begin(), 1, static_cast<std::ptrdiff_t>(along.size()) - 1));
     const double span = along[k] - along[k - 1];
-    return lerp(chain.points[k - 1], chain.points[k], span > 0 ? (where - along[k - 1]) / span : 0);
+    return lerp(polyline.points[k - 1], polyline.points[k], span > 0 ? (where - along[k - 1]) / span : 0);
   };
   std::vector<Vec> out{at(from)};
   for (std::size_t i = 0; i < along.size(); ++i) {
-    if (along[i] > from + 1e-9 && along[i] < to - 1e-9) out.push_back(chain.points[i]);
+    if (along[i] > from + 1e-9 && along[i] < to - 1e-9) out.push_back(polyline.points[i]);
   }
   out.push_back(at(to));
   return out;
@@ -158,7 +144,7 @@ std::vector<Line> step_offset(std::vector<Line> lines, const StepCall& call) {
   };
   std::vector<Subject> subjects;
   for (const std::size_t i : meant) {
-    Subject s{i, region_of(*lines[i].path), inward ? std::vector<Polyline>{} : open_chains(lines[i])};
+    Subject s{i, region_of(*lines[i].path), inward ? std::vector<Polyline>{} : open_polylines(lines[i])};
     subjects.push_back(std::move(s));
   }
   if (merge && subjects.size() > 1) {
@@ -170,7 +156,7 @@ std::vector<Line> step_offset(std::vector<Line> lines, const StepCall& call) {
     }
     all.region = material_of(chosen);
     for (auto& s : subjects) {
-      for (auto& chain : s.open) all.open.push_back(std::move(chain));
+      for (auto& polyline : s.open) all.open.push_back(std::move(polyline));
     }
     subjects.clear();
     subjects.push_back(std::move(all));
@@ -181,7 +167,7 @@ std::vector<Line> step_offset(std::vector<Line> lines, const StepCall& call) {
     for (int k = 0; k < count; ++k) {
       const double d = by + k * take.number("reveal");
       Region grown = offset(s.region, inward ? -d : d, options);
-      if (!s.open.empty()) grown = unite({grown, band(s.open, d)});
+      if (!s.open.empty()) grown = unite({grown, buffer(s.open, d)});
       if (holes_under > 0) {
         const auto before = grown.rings.size();
         std::erase_if(grown.rings,
@@ -217,13 +203,13 @@ std::vector<Line> step_thicken(std::vector<Line> lines, const StepCall& call) {
   const auto of = call.take.text("of");
   for (auto& line : lines) {
     if (!named(of, line, line.role != Role::guide && line.coat == 0)) continue;
-    const auto open = by > 0 ? open_chains(line) : std::vector<Polyline>{};
+    const auto open = by > 0 ? open_polylines(line) : std::vector<Polyline>{};
     const bool was = has_closed(line) || !open.empty();
     if (!was) continue;
     Region region = offset(region_of(*line.path), by, {Corners::mitre, 4, kChord});
-    if (!open.empty()) region = unite({region, band(open, by)});
+    if (!open.empty()) region = unite({region, buffer(open, by)});
     if (region.empty()) ++call.outcome.dropped;
-    line = with_region(line, region, by > 0 ? std::vector<Polyline>{} : open_chains(line));
+    line = with_region(line, region, by > 0 ? std::vector<Polyline>{} : open_polylines(line));
   }
   return lines;
 }
@@ -253,16 +239,17 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
   for (const std::size_t i : outlines_meant(call.take.text("of"), lines)) {
     Path out;
     for (const auto& contour : lines[i].path->contours) {
-      const Polyline chain = flatten(contour, kChord);
-      const std::size_t n = chain.points.size();
+      const Polyline polyline = flatten(contour, kChord);
+      const std::size_t n = polyline.points.size();
       if (n < 2) continue;
       std::vector<double> along(n, 0.0);
-      for (std::size_t k = 1; k < n; ++k) along[k] = along[k - 1] + distance(chain.points[k - 1], chain.points[k]);
+      for (std::size_t k = 1; k < n; ++k)
+        along[k] = along[k - 1] + distance(polyline.points[k - 1], polyline.points[k]);
       // Corners cut the line into stretches; dashes bend around them, half on either side.
       std::vector<std::size_t> corners;
-      for (std::size_t k = chain.closed ? 0 : 1; k + 1 < n; ++k) {
-        const Vec before = chain.points[k] - chain.points[k == 0 ? n - 2 : k - 1],
-                  after = chain.points[k + 1] - chain.points[k];
+      for (std::size_t k = polyline.closed ? 0 : 1; k + 1 < n; ++k) {
+        const Vec before = polyline.points[k] - polyline.points[k == 0 ? n - 2 : k - 1],
+                  after = polyline.points[k + 1] - polyline.points[k];
         if (std::abs(std::atan2(cross(before, after), dot(before, after))) > kCorner) corners.push_back(k);
       }
       struct Run {
@@ -271,7 +258,7 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
       };
       std::vector<Run> runs;
       const double whole = along.back();
-      if (chain.closed && !corners.empty()) {
+      if (polyline.closed && !corners.empty()) {
         for (std::size_t k = 0; k < corners.size(); ++k) {
           const double from = along[corners[k]],
                        to = k + 1 < corners.size() ? along[corners[k + 1]] : whole + along[corners[0]];
@@ -282,7 +269,7 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
         for (const std::size_t k : corners) cuts.push_back(along[k]);
         cuts.push_back(whole);
         for (std::size_t k = 1; k < cuts.size(); ++k)
-          runs.push_back({cuts[k - 1], cuts[k], chain.closed || k > 1, chain.closed || k + 1 < cuts.size()});
+          runs.push_back({cuts[k - 1], cuts[k], polyline.closed || k > 1, polyline.closed || k + 1 < cuts.size()});
       }
       std::vector<std::pair<double, double>> marks;
       for (const auto& run : runs) {
@@ -303,7 +290,7 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
         }
       }
       // The last dash of a closed line runs on into the first.
-      if (chain.closed && marks.size() > 1 && std::abs(marks.back().second - (marks.front().first + whole)) < 1e-6) {
+      if (polyline.closed && marks.size() > 1 && std::abs(marks.back().second - (marks.front().first + whole)) < 1e-6) {
         marks.back().second = marks.front().second + whole;
         marks.erase(marks.begin());
       }
@@ -311,11 +298,11 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
         if (from >= whole - 1e-9) from -= whole, to -= whole;
         std::vector<Vec> points;
         if (to > whole + 1e-9) {
-          points = stretch(chain, along, from, whole);
-          const auto more = stretch(chain, along, 0, to - whole);
+          points = stretch(polyline, along, from, whole);
+          const auto more = stretch(polyline, along, 0, to - whole);
           points.insert(points.end(), more.begin() + 1, more.end());
         } else {
-          points = stretch(chain, along, from, to);
+          points = stretch(polyline, along, from, to);
         }
         out.contours.push_back(refit(Polyline{std::move(points), false}));
       }

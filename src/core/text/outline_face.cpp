@@ -5,7 +5,6 @@
 #include FT_MULTIPLE_MASTERS_H
 #include FT_OUTLINE_H
 #include FT_TRUETYPE_TABLES_H
-#include <hb-ft.h>
 #include <hb-ot.h>
 #include <hb.h>
 

@@ -26,7 +26,7 @@ std::vector<NestedRing> rings_of(const Region& part, double inset, double spacin
     const Region shrunk = by > 0 ? offset(part, -by, {Corners::round, 4, kChordHere}) : part;
     if (shrunk.empty()) break;
     for (const auto& ring : shrunk.rings) {
-      if (length_of(as_chain(ring)) < shortest) continue;
+      if (length_of(as_polyline(ring)) < shortest) continue;
       out.push_back({ring, level});
     }
   }
@@ -61,9 +61,7 @@ std::optional<StepIn> step_in(const Ring& outer, std::size_t start, const Ring& 
   Vec leave;
   double best = reach;
   for (std::size_t k = 0; k < n; ++k) {
-    const Vec a = outer[k], b = outer[(k + 1) % n];
-    const double length2 = dot(b - a, b - a);
-    const Vec foot = lerp(a, b, length2 > 0 ? std::clamp(dot(goal - a, b - a) / length2, 0.0, 1.0) : 0.0);
+    const Vec foot = nearest_on(outer[k], outer[(k + 1) % n], goal);
     if (const double d = distance(foot, goal); d < best) best = d, side = k, leave = foot;
   }
   if (side == n) return std::nullopt;

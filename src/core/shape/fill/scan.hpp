@@ -59,7 +59,6 @@ class Scan {
   };
   [[nodiscard]] const std::vector<Corner>& corners() const { return corners_; }
   /// Where each ring's corners and edges start among all; the last entry is their number.
-  [[nodiscard]] const std::vector<std::uint32_t>& rings() const { return rings_; }
   [[nodiscard]] std::uint32_t ring_of(std::uint32_t edge) const;
   /// The corner at the end of the edge.
   [[nodiscard]] std::uint32_t next(std::uint32_t edge) const;
