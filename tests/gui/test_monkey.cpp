@@ -1,5 +1,7 @@
 // A monkey at the real window: random clicks, drags, keys, shortcuts and typed numbers, the same for the same seed.
-// DOTLANE_MONKEY_SEEDS and DOTLANE_MONKEY_EVENTS say how many are tried; one seed of 2,000 events is part of every run.
+// DOTLANE_MONKEY_SEEDS and DOTLANE_MONKEY_EVENTS say how many are tried; one seed of 400 events is part of every run.
+// Each event waits for what the last one began, so that a seed is the same run on every machine; with
+// DOTLANE_MONKEY_HASTY set none waits, and edits meet results that are still under way.
 #include <QLineEdit>
 #include <QTimer>
 #include <random>
@@ -134,7 +136,8 @@ void let_loose(const char* name) {
     const int n = qEnvironmentVariableIntValue(key);
     return n > 0 ? n : standard;
   };
-  const int seeds = wanted("DOTLANE_MONKEY_SEEDS", 1), events = wanted("DOTLANE_MONKEY_EVENTS", 2000);
+  const int seeds = wanted("DOTLANE_MONKEY_SEEDS", 1), events = wanted("DOTLANE_MONKEY_EVENTS", 400);
+  const bool hasty = qEnvironmentVariableIsSet("DOTLANE_MONKEY_HASTY");
   for (int seed = 1; seed <= seeds; ++seed) {
     INFO(name << ", seed " << seed);
     Opened o(QStringLiteral(DOTLANE_DEMO "/") + QString::fromLatin1(name) + QStringLiteral(".dotlane"));
@@ -143,6 +146,7 @@ void let_loose(const char* name) {
     for (int event = 1; event <= events; ++event) {
       CAPTURE(event);
       monkey.act();
+      if (!hasty) o.session().settle();
       if (event % 100 == 0) check_whole(o);
     }
   }
