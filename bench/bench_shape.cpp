@@ -165,6 +165,14 @@ void refit_lettering(benchmark::State& state) {
 }
 BENCHMARK(refit_lettering)->Unit(benchmark::kMillisecond);
 
+/// One smooth run without a corner: time should grow with its length alone.
+void refit_long_wave(benchmark::State& state) {
+  Polyline wave;
+  for (int i = 0; i < state.range(0); ++i) wave.points.push_back({i * 0.05, 3 * std::sin(i * 0.05)});
+  for (auto _ : state) benchmark::DoNotOptimize(refit(wave));
+}
+BENCHMARK(refit_long_wave)->Arg(5'000)->Arg(50'000)->Unit(benchmark::kMillisecond);
+
 /// One change of a step's number on a piece of 10,000 nodes, as the window asks for it.
 void preview_10k_nodes(benchmark::State& state) {
   Artwork art;

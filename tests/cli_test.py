@@ -10,7 +10,7 @@ from cli_run import check, cli, finish, report, root, run
 demo = root / "demo/lighthouse-card.dotlane"
 
 help_text = run("help").stdout
-for command in ("inspect", "import", "plan", "check", "dry-run", "export", "tools", "stocks"):
+for command in ("inspect", "import", "parts", "plan", "check", "dry-run", "export", "tools", "stocks"):
     check(f"help names {command}", command in help_text)
 check("no command at all is bad use", run(expect=2).stderr.startswith("dot-lane-cli: "))
 
@@ -29,6 +29,15 @@ check("size assumed", assumed["unit_source"] == "assumed" and assumed["per_inch"
 at_90 = report("inspect", root / "tests/data/svg/08_no_size.svg", "--per-inch", 90)
 check("per inch 90", abs(at_90["size_mm"][0] - 480 / 90 * 25.4) < 1e-3)
 check("the demo can be inspected", report("inspect", demo)["totals"]["contours"] == 8)
+
+parts = report("parts", demo)["parts"]
+check("parts are numbered and named", [(p["number"], p["name"]) for p in parts] == [(1, "Card base"), (2, "Lighthouse"), (3, "Cliff"), (4, "Wave border")])
+check("a part has all its keys", all(set(p) >= {"number", "name", "stock", "area_mm2", "size_mm", "lines"} for p in parts))
+check("the card's size", parts[0]["size_mm"] == [254.0, 101.6] and parts[0]["stock"] == "cloud-card")
+check("every contour once", sum(p["contours"] for p in parts) == 27)
+plain = report("parts", root / "tests/data/svg/12_fill_rules.svg")["parts"]
+check("a plain drawing has parts as well", plain and all(p["area_mm2"] > 0 for p in plain))
+check("in words", "Lighthouse" in run("parts", demo).stdout and "contours" in run("parts", demo).stdout)
 
 with tempfile.TemporaryDirectory() as folder:
     folder = pathlib.Path(folder)

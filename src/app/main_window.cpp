@@ -15,6 +15,7 @@
 #include "app/panels/recipe_panel.hpp"
 #include "app/panels/run_panel.hpp"
 #include "app/panels/sheets_panel.hpp"
+#include "app/recent_projects.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "core/check/checks.hpp"
@@ -27,7 +28,6 @@
 namespace dotlane {
 namespace {
 
-constexpr int kRecent = 8;
 constexpr int kLanesHeight = 198, kLanesFolded = 34;
 constexpr int kLowWindow = 700;  // below this the bench needs the lanes' room
 
@@ -160,7 +160,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     for (const auto& note : piece->source.notes) {
       if (note.code != "size-assumed") continue;
       const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
-      const Box box = drawn ? bounds_on_mat(*drawn) : Box{};
+      const Box box = drawn ? tight_bounds(*drawn) : Box{};
       std::vector<Notice::Choice> choices;
       for (const double per_inch : {96.0, 90.0, 72.0}) {
         const double s = piece->source.per_inch / per_inch;
@@ -240,6 +240,7 @@ void MainWindow::watchRun() {
 
 void MainWindow::setStage(Stage stage) {
   stage_ = stage;
+  bench_->setOnMats(stage != Stage::draft);
   look_open_ = false;
   top_->setSecondLookOpen(false);
   top_->setStage(stage);
@@ -402,12 +403,7 @@ void MainWindow::exportTo(const QString& path) {
 }
 
 void MainWindow::remember(const QString& path) {
-  QSettings settings;
-  QStringList recent = settings.value(QStringLiteral("recent")).toStringList();
-  recent.removeAll(path);
-  recent.prepend(path);
-  while (recent.size() > kRecent) recent.removeLast();
-  settings.setValue(QStringLiteral("recent"), recent);
+  remember_project(path);
   fillProjectMenu();
 }
 
@@ -416,12 +412,12 @@ void MainWindow::fillProjectMenu() {
   menu->clear();
   for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export"})
     menu->addAction(actions_.find(QString::fromLatin1(id)));
-  const QStringList recent = QSettings().value(QStringLiteral("recent")).toStringList();
+  const QStringList recent = recent_projects();
   menu->addSeparator();
   QAction* heading = menu->addAction(recent.isEmpty() ? tr("No recent projects") : tr("Recent projects"));
   heading->setEnabled(false);
   for (const QString& path : recent) {
-    QAction* open = menu->addAction(QFileInfo(path).fileName());
+    QAction* open = menu->addAction(name_among(recent, path).replace(u'&', QStringLiteral("&&")));
     open->setToolTip(path);
     connect(open, &QAction::triggered, this, [this, path] { take({path}); });
   }
@@ -514,7 +510,8 @@ void MainWindow::addEditActions() {
   actions_.add("mirror", tr("Mirror the whole job, or not"), Qt::CTRL | Qt::Key_M, [this] {
     Project next = session_.project();
     next.plan.mirrored = !next.plan.mirrored;
-    session_.commit(std::move(next), next.plan.mirrored ? tr("Mirror the job") : tr("Do not mirror the job"));
+    const QString what = next.plan.mirrored ? tr("Mirror the job") : tr("Do not mirror the job");
+    session_.commit(std::move(next), what);
   });
   static constexpr std::pair<Role, int> keys[] = {
       {Role::cut, Qt::Key_C},     {Role::score, Qt::Key_S}, {Role::draw, Qt::Key_D}, {Role::foil, Qt::Key_F},

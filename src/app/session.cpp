@@ -12,6 +12,7 @@
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
 #include "core/format/svg_reader.hpp"
+#include "core/project/bounds.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
 #include "core/shape/recipe_edit.hpp"
@@ -108,6 +109,21 @@ bool Session::stale() const {
 }
 
 void Session::commit(Project next, const QString& label, const std::string& merge_key) {
+  // What could be saved and not be read again is not taken up.
+  std::set<const Piece*> kept;
+  for (const auto& piece : project().pieces) kept.insert(&*piece);
+  for (const auto& piece : next.pieces) {
+    if (kept.count(&*piece)) continue;
+    const BrokenBound broken = broken_bound(*piece);
+    if (broken.bound == Bound::kept) continue;
+    const QString what =
+        broken.bound == Bound::distant ? tr("\u201c%1\u201d would lie more than 100 m away; it stays as it is.")
+        : broken.bound == Bound::enlarged
+            ? tr("\u201c%1\u201d would grow to more than 10,000 times its first size; it stays as it is.")
+            : tr("\u201c%1\u201d would have no width or no height; it stays as it is.");
+    emit said(what.arg(qs(piece->name)), true);
+    return;
+  }
   if (history_.commit(std::move(next), label.toStdString(), merge_key)) touch();
 }
 
@@ -278,8 +294,9 @@ void Session::deriveAside() {
   aside(
       [this, project = project(), cache = cache_] {
         auto derived = std::make_shared<const Derived>(derive(project, *cache));
-        return [this, derived] {
+        return [this, derived, project, parts = remembered(project, derived->drawing, derived->layout.parts)] {
           deriving_ = false;
+          remember(project, parts);
           if (derive_again_) {
             derive_again_ = false;
             deriveAside();
@@ -289,6 +306,14 @@ void Session::deriveAside() {
         };
       },
       1, [this] { deriving_ = derive_again_ = false; });
+}
+
+void Session::remember(const Project& derived_from, const std::vector<PartRecord>& parts) {
+  if (parts == project().parts || !(derived_from == project())) return;
+  Project now = project();
+  now.parts = parts;
+  if (saved_ && *saved_ == project()) saved_ = now;  // nobody edited anything
+  history_.amend(std::move(now));
 }
 
 void Session::whenDerived(std::function<void()> then) {

@@ -122,6 +122,8 @@ class Session : public QObject {
   void runEdits();
   void finishEdit();
   void deriveAside();
+  /// Takes down how the parts are now, so that they are found again after the next edit.
+  void remember(const Project& derived_from, const std::vector<PartRecord>& parts);
   /// Reads and traces a picture aside; what it returns adds it to the project.
   std::function<void()> tracePicture(const std::string& name, const Project& before, int epoch);
   void autosaveAside();

@@ -6,6 +6,7 @@
 
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
+#include "cli/pack.hpp"
 #include "cli/shape.hpp"
 #include "core/format/files.hpp"
 #include "core/project/edit.hpp"
@@ -33,6 +34,11 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
          [--angle 20] [--inset 0.4mm] [--join 3mm] [--tip 0.3mm] [--seed N]     strokes, coverage, lifts and seconds
   fonts [NAME|FILE]            the typefaces at hand, or all about one
          help shape            every step and shape with its values; OUT may be a .dotlane project with the recipe
+  parts P                      what comes off the sheets: each with its size, its stock and its lines
+  sheets P [--pack] [--gap 2mm] [--turns free|15|90|none] [--seconds 5] [--seed N] [-o P2.dotlane]
+                               what lies on which sheet, how much of it is used and what is left; packed anew if asked
+  pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
+                               the closed outlines of a drawing onto sheets; each is turned about the origin, then moved
   plan P                       the passes
   check P                      the findings; exit code 1 when one is an error
   dry-run P [--picture-dir D]  the whole job on the simulated cutter, pauses confirmed as the job wants
@@ -94,7 +100,8 @@ int import(Options o, bool json) {
   Input input = load(file, per_inch > 0 ? per_inch : 96);
   Project& project = input.project;
   if (per_inch > 0 && input.art && input.art->unit_source == UnitSource::assumed) {
-    project = settle_size(std::move(project), project.pieces.front()->id, per_inch);
+    const int piece = project.pieces.front()->id;
+    project = settle_size(std::move(project), piece, per_inch);
   }
   if (name) project.name = *name;
   if (stock) {
@@ -129,6 +136,16 @@ int plan(Options o, bool json) {
   DrawingCache cache;
   const Derived derived = derive(input.project, cache);
   json ? print_json(plan_report(derived.plan)) : print(plan_text(input.project, derived.plan));
+  return 0;
+}
+
+int parts(Options o, bool json) {
+  const Input input = load(o.positional("the project"));
+  o.finish();
+  DrawingCache cache;
+  const Drawing drawing = evaluate(input.project, cache);
+  const std::vector<Part> all = parts_of(input.project, drawing);
+  json ? print_json(parts_report(drawing, all)) : print(parts_text(input.project, all));
   return 0;
 }
 
@@ -243,6 +260,9 @@ int run(std::vector<std::string> words) {
   if (command == "import") return import(std::move(o), json);
   if (command == "shape") return shape(std::move(o), json);
   if (command == "fonts") return fonts(std::move(o), json);
+  if (command == "parts") return parts(std::move(o), json);
+  if (command == "sheets") return sheets(std::move(o), json);
+  if (command == "pack") return pack(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);

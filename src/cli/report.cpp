@@ -64,7 +64,7 @@ Json inspect_report(const Project& project, const Derived& derived, const Artwor
   for (const auto& drawn : derived.drawing.pieces) {
     const Piece* piece = &*drawn->piece;
     for (const auto& line : piece->lines) {
-      const Path path = transformed(*line.path, drawn->to_mat);
+      const Path path = transformed(*line.path, drawn->map);
       const Box box = bounds_of(path);
       int closed_here = 0, open_here = 0;
       for (const auto& c : path.contours) (c.closed ? closed_here : open_here) += 1;
@@ -111,6 +111,29 @@ Json inspect_report(const Project& project, const Derived& derived, const Artwor
   }
   out["findings"] = findings_report(findings);
   return out;
+}
+
+Json parts_report(const Drawing& drawing, const std::vector<Part>& parts) {
+  Json list = Json::array();
+  for (const auto& part : parts) {
+    Json lines = Json::array();
+    for (const auto& at : part.lines) {
+      const std::string id = std::to_string(at.piece) + "/" + find_drawn(drawing, at.piece)->piece->lines[at.line].id;
+      if (lines.empty() || lines.back() != id) lines.push_back(id);
+    }
+    const Box box = part.bounds();
+    Json out;
+    out["number"] = part.number;
+    out["name"] = part.name;
+    out["stock"] = part.stock;
+    out["area_mm2"] = rounded(part.area_mm2);
+    out["size_mm"] = {rounded(box.width()), rounded(box.height())};
+    out["reach_mm"] = box_list(part.reach);
+    out["contours"] = part.lines.size();
+    out["lines"] = std::move(lines);
+    list.push_back(std::move(out));
+  }
+  return {{"parts", std::move(list)}};
 }
 
 Json plan_report(const Plan& plan) {
@@ -169,6 +192,23 @@ std::string inspect_text(const Json& r) {
          padded(rounded_text(t["area_mm2"], 2), 13) + "\n";
   for (const auto& f : r["findings"])
     out += f["severity"].get<std::string>() + ": " + f["message"].get<std::string>() + "\n";
+  return out;
+}
+
+std::string parts_text(const Project& project, const std::vector<Part>& parts) {
+  if (parts.empty()) return "No parts: nothing is cut, scored, drawn, foiled, engraved or printed.\n";
+  std::string out = padded("part", 5) + "  " + padded("name", 30, false) + padded("stock", 24, false) +
+                    padded("width mm", 10) + padded("height mm", 11) + padded("area mm2", 13) + padded("contours", 10) +
+                    "\n";
+  for (const auto& part : parts) {
+    const Stock* stock = find_stock(project, part.stock);
+    const Box box = part.bounds();
+    out += padded(std::to_string(part.number), 5) + "  " + padded(part.name, 30, false) +
+           padded(stock ? stock->name : part.stock, 24, false) + padded(rounded_text(box.width(), 2), 10) +
+           padded(rounded_text(box.height(), 2), 11) +
+           padded(part.body.empty() ? "lines only" : rounded_text(part.area_mm2, 2), 13) +
+           padded(std::to_string(part.lines.size()), 10) + "\n";
+  }
   return out;
 }
 

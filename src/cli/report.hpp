@@ -5,6 +5,7 @@
 #include <string>
 
 #include "core/job/run_record.hpp"
+#include "core/layout/parts.hpp"
 #include "core/project/artwork.hpp"
 #include "core/road.hpp"
 
@@ -14,11 +15,13 @@ using Json = nlohmann::ordered_json;
 
 /// `art` is what a drawing file said of its size; null for a project.
 [[nodiscard]] Json inspect_report(const Project& project, const Derived& derived, const Artwork* art);
+[[nodiscard]] Json parts_report(const Drawing& drawing, const std::vector<Part>& parts);
 [[nodiscard]] Json plan_report(const Plan& plan);
 [[nodiscard]] Json findings_report(const std::vector<Finding>& findings);
 [[nodiscard]] Json run_report(const RunRecord& record, const Plan& plan);
 
 [[nodiscard]] std::string inspect_text(const Json& report);
+[[nodiscard]] std::string parts_text(const Project& project, const std::vector<Part>& parts);
 [[nodiscard]] std::string plan_text(const Project& project, const Plan& plan);
 [[nodiscard]] std::string findings_text(const std::vector<Finding>& findings);
 [[nodiscard]] std::string run_text(const Json& report);

@@ -146,12 +146,12 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
   Json trouble = Json::array();
   for (const auto& drawn : drawing.pieces) {
     if (std::find(pieces.begin(), pieces.end(), drawn->piece->id) == pieces.end()) continue;
-    box.add(bounds_on_mat(*drawn));
+    box.add(tight_bounds(*drawn));
     lines += drawn->piece->lines.size();
     for (const auto& line : drawn->piece->lines) {
       nodes += segment_count(*line.path);
       contours += line.path->contours.size();
-      area += enclosed_area_of(transformed(*line.path, drawn->to_mat));
+      area += enclosed_area_of(transformed(*line.path, drawn->map));
     }
     const double bit = smallest_bit(drawn->piece->lines);
     if (bit > 0) smallest = smallest > 0 ? std::min(smallest, bit) : bit;
@@ -208,7 +208,7 @@ int write_new(Project project, int id, const std::string& out, bool json, const 
   DrawingCache cache;
   const Drawing placed = evaluate(project, cache);
   // As a drawing of its own it stands at the origin.
-  const Box box = bounds_on_mat(*find_drawn(placed, id));
+  const Box box = tight_bounds(*find_drawn(placed, id));
   if (!ends_with(out, ".dotlane") && !box.empty()) project = move_pieces(std::move(project), {id}, {-box.x0, -box.y0});
   return write_shape(project, {id}, {}, out, json, more);
 }

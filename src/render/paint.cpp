@@ -17,11 +17,6 @@ Color ground_of(const Project& project, const Piece& piece, const Theme& theme) 
   return stock ? stock->color : to_color(theme.mat);
 }
 
-int load_of(const Project& project, const Piece& piece) {
-  const Sheet* sheet = sheet_of(project, piece.stock);
-  return sheet ? sheet->load : 0;
-}
-
 /// The polyline in pixels, without points that would fall on the last one.
 void to_pixels(const View& view, const Affine& map, const Polyline& polyline, QPolygonF& out) {
   out.clear();
@@ -84,7 +79,7 @@ QPainterPath material_path(const View& view, const DrawnPiece& piece) {
     if (piece.piece->lines[i].role != Role::cut) continue;
     for (const auto& polyline : piece.flat->lines[i].polylines) {
       if (!polyline.closed) continue;
-      to_pixels(view, piece.to_mat, polyline, pixels);
+      to_pixels(view, piece.map, polyline, pixels);
       area.addPolygon(pixels);
     }
   }
@@ -126,7 +121,7 @@ void paint_usable_area(QPainter& p, const View& view, const Machine& machine, co
   p.drawRect(view.to_px(machine.usable_area()));
 }
 
-void paint_sheets(QPainter& p, const View& view, const Project& project, int load, const Theme& theme) {
+void paint_sheets(QPainter& p, const View& view, const Project& project, int load, Space space, const Theme& theme) {
   p.setRenderHint(QPainter::Antialiasing);
   for (const auto& sheet : project.sheets) {
     if (load != 0 && sheet.load != load) continue;
@@ -135,7 +130,7 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
     if (stock && stock->clear) color.setAlpha(110);
     p.setPen(QPen(theme.dark ? color.darker(140) : color.darker(112), 1));
     p.setBrush(color);
-    p.drawRoundedRect(view.to_px(sheet.area), 2, 2);
+    p.drawRoundedRect(view.to_px(space == Space::mat ? sheet.area : sheet.seen()), 2, 2);
   }
 }
 
@@ -156,7 +151,6 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
   // Lower layers first.
   for (auto it = drawing.pieces.rbegin(); it != drawing.pieces.rend(); ++it) {
     const DrawnPiece& piece = **it;
-    if (options.load != 0 && load_of(project, *piece.piece) != options.load) continue;
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     const Color ground = ground_of(project, *piece.piece, theme);
     const bool rehearsed = is_filled(*piece.piece);
@@ -189,7 +183,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
         QPainterPath area;
         area.setFillRule(line.path->fill_rule == FillRule::evenodd ? Qt::OddEvenFill : Qt::WindingFill);
         for (const auto& polyline : piece.flat->lines[i].polylines) {
-          to_pixels(view, piece.to_mat, polyline, pixels);
+          to_pixels(view, piece.map, polyline, pixels);
           area.addPolygon(pixels);
         }
         p.fillPath(area, QColor(line.color.r, line.color.g, line.color.b, 90));
@@ -197,7 +191,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       const auto& polylines = piece.flat->lines[i].polylines;
       for (std::size_t k = 0; k < polylines.size(); ++k) {
         if (k % 4096 == 4095 && stopped()) break;
-        to_pixels(view, piece.to_mat, polylines[k], pixels);
+        to_pixels(view, piece.map, polylines[k], pixels);
         draw_course(p, pixels);
         painted += static_cast<std::size_t>(pixels.size());
         if (line.role == Role::foil && !strokes) {
@@ -221,7 +215,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
         pen.setCosmetic(true);
         p.setPen(pen);
         for (const auto& polyline : piece->flat->lines[i].polylines) {
-          to_pixels(view, piece->to_mat, polyline, pixels);
+          to_pixels(view, piece->map, polyline, pixels);
           p.drawPolyline(pixels);
         }
       }
@@ -252,7 +246,7 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
       }
       p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments / 4);
       for (const auto& polyline : piece->flat->lines[i].polylines) {
-        to_pixels(view, piece->to_mat, polyline, pixels);
+        to_pixels(view, piece->map, polyline, pixels);
         p.drawPolyline(pixels);
         painted += static_cast<std::size_t>(pixels.size());
       }
@@ -331,7 +325,7 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
     const auto& polylines = piece.flat->lines[i].polylines;
     const std::size_t every = polylines.size() / kThumbnailPolylines + 1;
     for (std::size_t k = 0; k < polylines.size(); k += every) {
-      to_pixels(view, piece.to_mat, polylines[k], pixels);
+      to_pixels(view, piece.map, polylines[k], pixels);
       draw_course(p, pixels);
     }
   }

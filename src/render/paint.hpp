@@ -16,14 +16,16 @@ namespace dotlane {
 /// The mat with its dots and a rim around it, so that it shows around sheets as large as itself.
 void paint_mat(QPainter& painter, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip);
 
-/// The sheets of one mat load in their stock's colour.
-void paint_sheets(QPainter& painter, const View& view, const Project& project, int load, const Theme& theme);
+/// The sheets of one mat load (0: of all) in their stock's colour, where they lie on the mat or as windows onto the
+/// figure.
+enum class Space { figure, mat };
+void paint_sheets(QPainter& painter, const View& view, const Project& project, int load, Space space,
+                  const Theme& theme);
 
 /// The border inside which tools may work, above the sheets.
 void paint_usable_area(QPainter& painter, const View& view, const Machine& machine, const Theme& theme);
 
 struct LineOptions {
-  int load = 0;                             ///< only pieces on sheets of this mat load; 0 = all
   double strength = 1;                      ///< opacity, 0 to 1
   bool stacked = false;                     ///< pieces in their stock's colour, upper ones over lower ones
   bool hidden = true;                       ///< when stacked: what lies under is shown faintly

@@ -5,6 +5,7 @@
 #include <QPainter>
 #include <QPdfWriter>
 #include <set>
+#include <tuple>
 
 #include "core/format/files.hpp"
 #include "core/text_scan.hpp"
@@ -16,49 +17,45 @@ namespace {
 
 constexpr double kMargin = 10;
 
-const Sheet* sheet_with(const Project& project, int id) {
-  for (const auto& sheet : project.sheets) {
-    if (sheet.id == id) return &sheet;
-  }
-  return nullptr;
-}
-
 }  // namespace
 
-Drawing shown_drawing(const Project& project, const Derived& derived, const ExportSelection& selection) {
-  std::set<std::pair<int, std::size_t>> wanted;
+Drawing shown_drawing(const Derived& derived, const ExportSelection& selection) {
+  std::set<std::tuple<std::size_t, int, std::size_t>> wanted;  // laid part, piece and line
   for (const auto& pass : derived.plan.passes) {
     if (!selection.takes(pass)) continue;
-    for (const auto& stroke : pass.strokes) wanted.insert({stroke.piece, stroke.line});
+    for (const auto& stroke : pass.strokes) wanted.insert({stroke.laid, stroke.piece, stroke.line});
   }
-  Drawing out;
-  for (const auto& piece : derived.drawing.pieces) {
-    const Sheet* sheet = sheet_of(project, piece->piece->stock);
-    if (!sheet || (selection.sheet != 0 && sheet->id != selection.sheet)) continue;
-    auto shown = std::make_shared<DrawnPiece>(*piece);
-    if (derived.plan.mirrored) {
-      const double flip = sheet->area.x0 + sheet->area.x1;
-      const Affine mirror{-1, 0, 0, 1, flip, 0};
-      shown->to_mat = mirror * shown->to_mat;
-      auto reflected = [&](const Box& b) { return b.empty() ? b : Box{flip - b.x1, b.y0, flip - b.x0, b.y1}; };
-      shown->bounds = reflected(shown->bounds);
-      for (auto& box : shown->line_bounds) box = reflected(box);
-    }
-    if (selection.pass != 0) {
-      auto flat = std::make_shared<FlatPiece>(*shown->flat);
-      for (std::size_t i = 0; i < flat->lines.size(); ++i) {
-        if (!wanted.contains({piece->piece->id, i})) flat->lines[i].polylines.clear();
+  Layout shown;
+  for (const auto& placed : derived.layout.sheets) {
+    if (selection.sheet != 0 && placed.sheet.id != selection.sheet) continue;
+    LaidSheet& sheet = shown.sheets.emplace_back(LaidSheet{placed.sheet, {}});
+    for (const auto& laid : placed.pieces) {
+      auto piece = std::make_shared<DrawnPiece>(*laid.drawn);
+      if (derived.plan.mirrored) {
+        piece->map = Affine{-1, 0, 0, 1, placed.sheet.area.x0 + placed.sheet.area.x1, 0} * piece->map;
+        find_bounds(*piece);
       }
-      shown->flat = flat;
+      if (selection.pass != 0) {
+        auto flat = std::make_shared<FlatPiece>(*piece->flat);
+        for (std::size_t i = 0; i < flat->lines.size(); ++i) {
+          std::vector<Polyline> kept;
+          for (std::size_t c = 0; c < flat->lines[i].polylines.size(); ++c) {
+            if (wanted.contains({(*laid.laid)[i][c], piece->piece->id, i}))
+              kept.push_back(std::move(flat->lines[i].polylines[c]));
+          }
+          flat->lines[i].polylines = std::move(kept);
+        }
+        piece->flat = flat;
+      }
+      sheet.pieces.push_back({std::move(piece), laid.layer, nullptr});
     }
-    out.pieces.push_back(std::move(shown));
   }
-  return out;
+  return shown.on_mats(0);
 }
 
 QImage sheet_image(const Project& project, const Derived& derived, const ExportSelection& selection, double px_per_mm) {
   const Theme& theme = light_theme();
-  const Sheet* one = sheet_with(project, selection.sheet);
+  const Sheet* one = find_sheet(project, selection.sheet);
   const Box area = one ? one->area : project.machine.mat_area();
   View view{px_per_mm, QPointF(-area.x0, -area.y0) * px_per_mm};
   QImage image(std::max(1, static_cast<int>(std::ceil(area.width() * px_per_mm))),
@@ -69,9 +66,9 @@ QImage sheet_image(const Project& project, const Derived& derived, const ExportS
   image.fill(theme.ground);
   QPainter p(&image);
   if (!one) paint_mat(p, view, project.machine, theme, {});
-  paint_sheets(p, view, project, one ? one->load : 0, theme);
+  paint_sheets(p, view, project, one ? one->load : 0, Space::mat, theme);
   if (!one) paint_usable_area(p, view, project.machine, theme);
-  paint_lines(p, view, project, shown_drawing(project, derived, selection), theme, {});
+  paint_lines(p, view, project, shown_drawing(derived, selection), theme, {});
   return image;
 }
 
@@ -97,7 +94,6 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
   pdf.setTitle(QString::fromStdString(project.name));
   pdf.setCreator(QStringLiteral("Dot Lane"));
   const Theme& theme = light_theme();
-  const Drawing drawing = shown_drawing(project, derived, selection);
   std::vector<Sheet> sheets;
   for (const auto& sheet : project.sheets) {
     if (selection.sheet == 0 || sheet.id == selection.sheet) sheets.push_back(sheet);
@@ -120,9 +116,8 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
     p.setPen(QPen(QColor("#8B857B"), 0.1 * px_per_mm));
     p.setBrush(Qt::NoBrush);
     p.drawRect(view.to_px(sheet.area));
+    const Drawing drawing = shown_drawing(derived, {sheet.id, selection.pass});
     for (const auto& piece : drawing.pieces) {
-      const Sheet* own = sheet_of(project, piece->piece->stock);
-      if (!own || own->id != sheet.id) continue;
       for (std::size_t l = 0; l < piece->flat->lines.size(); ++l) {
         const Line& line = piece->piece->lines[l];
         const Tool* tool = find_tool(project, line.tool);
@@ -136,7 +131,7 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
         p.setPen(pen);
         for (const auto& polyline : piece->flat->lines[l].polylines) {
           QPolygonF polygon;
-          for (const Vec q : piece->on_mat(polyline).points) polygon.append(view.to_px(q));
+          for (const Vec q : piece->mapped(polyline).points) polygon.append(view.to_px(q));
           p.drawPolyline(polygon);
         }
       }

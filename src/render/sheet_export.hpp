@@ -25,6 +25,6 @@ namespace dotlane {
                                            const ExportSelection& selection, const QString& path);
 
 /// The lines that the selection takes, mirrored when the plan is: what a picture of it shows.
-[[nodiscard]] Drawing shown_drawing(const Project& project, const Derived& derived, const ExportSelection& selection);
+[[nodiscard]] Drawing shown_drawing(const Derived& derived, const ExportSelection& selection);
 
 }  // namespace dotlane

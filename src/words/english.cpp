@@ -60,6 +60,35 @@ const std::map<std::string_view, const char*> kEnglish{
      "wrong "
      "way round; mirror it once for that."},
     {"role-guessed", "The roles of {lines|n:line:lines} were guessed ({*roles}) and nobody has confirmed them."},
+    // --- findings: sheets
+    {"parts-overlap",
+     "{part} and {other} lie on each other on their sheet ({over|area1}); move one of them, or pack the parts."},
+    {"parts-overlap/more",
+     "{pairs|n:more pair of parts lies:more pairs of parts lie} on or too near each other there."},
+    {"parts-near",
+     "{part} and {other} are {apart|mm2} apart, nearer than the gap of {gap|mm2}; move one of them, or push the parts "
+     "together anew."},
+    {"off-scrap",
+     "{part} reaches past the edge of its scrap, or of what tools reach there, with {off|area1}; move or turn it."},
+    {"part-waiting",
+     "{stock}: {parts|n:part waits:parts wait} for room and will not be run, the first {part}. Lay {parts?it:them} "
+     "by hand, add a sheet, or let parts be turned more freely."},
+    {"part-too-large",
+     "{part} is {width|mm1} x {height|mm1}, and the largest sheet of {stock} has {room-width|mm1} x {room-height|mm1} "
+     "within the tools' reach: it fits no way round. Make it smaller, divide it, or take a larger sheet."},
+    {"against-grain",
+     "{part} lies {turn|1}° off the grain of {stock}; it may curl or fold badly. Turn it along the grain."},
+    {"group-torn", "{part} and {other} are kept together but do not lie as in the figure; lay them anew."},
+    {"shelf-short", "{stock}: {sheets|n:sheet is:sheets are} laid out and the shelf has {has|0}."},
+    {"shelf-gone",
+     "{stock}: {sheets|n:sheet is:sheets are} taken from something that is not on the shelf any more; put it back, or "
+     "pack the parts anew."},
+    {"mat-returns",
+     "{mats|n:mat is:mats are} put in again for another tool. Lines of one sheet meet only where it goes in exactly as "
+     "before: mark its corner on the machine, and see the machine's manual for how to align it."},
+    {"not-now",
+     "Not this time: [{parts|n:part:parts} and ][{passes|n:pass:passes}] left out of the run. \"Run everything\" takes "
+     "them in again."},
     // --- findings: shapes
     {"recipe-trouble", "{piece}[, {step|step}]: {because}"},
     {"tiny-bits",
@@ -138,6 +167,9 @@ const std::map<std::string_view, const char*> kEnglish{
     {"image-left-out", "[{piece}: ]{pictures|n:picture was:pictures were} left out: only lines can be cut or drawn."},
     {"embedded-left-out", "[{piece}: ]{objects|n:embedded object was:embedded objects were} left out."},
     {"clip-ignored", "[{piece}: ]{clips|n:clip or mask is:clips or masks are} not applied: the whole shapes came in."},
+    {"dots-left-out",
+     "[{piece}: ]{dots|n:dot drawn as a stroke of no length was:dots drawn as strokes of no length were} left out: "
+     "draw a dot as a small circle and bring the file in again."},
     {"hidden-left-out", "[{piece}: ]{elements|n:hidden element was:hidden elements were} left out."},
     {"unpainted", "[{piece}: ]{lines|n:line has:lines have} neither stroke nor fill and came in as guide."},
     {"style-ignored",
@@ -202,6 +234,7 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-close-gaps", "Close the gaps"},
     {"fix-remove-doubles", "Remove the doubles"},
     {"fix-cut-last", "Cut last"},
+    {"fix-find-room", "Find room"},
     {"fix-mirror", "Mirror the piece"},
     {"fix-per-inch", "{per-inch|0} per inch: {width|mm1} x {height|mm1}"},
     {"fix-confirm-roles", "Confirm the roles"},

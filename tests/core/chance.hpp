@@ -12,7 +12,7 @@ namespace dotlane::test {
 
 /// How often something random is tried: less under sanitizers, which take ten times as long.
 constexpr int rounds(int n) {
-#if defined(__SANITIZE_ADDRESS__)
+#if defined(DOTLANE_SANITIZED)
   return n / 8 + 1;
 #else
   return n;

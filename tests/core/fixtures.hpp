@@ -6,6 +6,8 @@
 #include <sstream>
 #include <string>
 
+#include "core/format/files.hpp"
+#include "core/format/project_json.hpp"
 #include "core/format/svg_reader.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
@@ -16,14 +18,32 @@
 
 namespace dotlane::test {
 
-/// A project with the drawing as its one piece; `body` stands inside a 300 x 300 mm svg, stroked, not filled.
-inline Project project_of(const std::string& body) {
+/// The project with one more piece on top; `body` stands inside a 300 x 300 mm svg, stroked, not filled. Returns its
+/// id.
+inline int add_drawing(Project& project, const std::string& body, const std::string& file = "test.svg") {
   const auto art = read_svg(
       R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#222222">)" +
           body + "</svg>",
-      "test.svg");
+      file);
   if (!art) FAIL(art.error().line());
-  return add_artwork(new_project("test"), *art, "test.svg");
+  int id = 0;
+  project = add_artwork(std::move(project), *art, file, &id);
+  return id;
+}
+
+/// A project with the drawing as its one piece.
+inline Project project_of(const std::string& body) {
+  Project project = new_project("test");
+  add_drawing(project, body);
+  return project;
+}
+
+inline const std::vector<std::string> kDemos{"lighthouse-card", "stall-sign", "fair-stall", "moorings-tag"};
+
+inline Project demo(const std::string& name) {
+  auto project = project_from_json(*read_file(std::string(DOTLANE_DEMO) + "/" + name + ".dotlane"), name);
+  if (!project) FAIL(project.error().line());
+  return std::move(*project);
 }
 
 inline Derived derived(const Project& project) {
@@ -38,7 +58,7 @@ inline Drawing drawn(const Project& project) {
 
 /// The tight bounds of a piece, recipe and all, on the mat.
 inline Box bounds_of_piece(const Project& project, int piece) {
-  return bounds_on_mat(*find_drawn(drawn(project), piece));
+  return tight_bounds(*find_drawn(drawn(project), piece));
 }
 
 /// The piece sized as a person would, by itself.

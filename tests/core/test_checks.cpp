@@ -102,6 +102,7 @@ TEST_CASE("art in the border and past its sheet is told apart from art off the m
   p = move_pieces(p, {1}, {100, 0});
   CHECK_FALSE(finding(derived(p), "off-usable"));
   p.sheets[0].area = Box::of(10, 10, 100, 100);
+  p.sheets[0].window = {10, 10};
   const Derived d = derived(p);
   REQUIRE(finding(d, "off-sheet"));
   CHECK(sentence(*finding(d, "off-sheet")).find("32 mm") != std::string::npos);

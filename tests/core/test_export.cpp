@@ -88,8 +88,8 @@ TEST_CASE("the layout puts each piece on the sheet of its stock, loads in order"
   CHECK(layout.loads() == 2);
   CHECK(layout.sheets[0].sheet.load < layout.sheets[1].sheet.load);
   for (const auto& s : layout.sheets) {
-    REQUIRE(s.parts.size() == 1);
-    CHECK(s.parts[0]->piece->stock == s.sheet.stock);
+    REQUIRE(s.pieces.size() == 1);
+    CHECK(s.pieces[0].drawn->piece->stock == s.sheet.stock);
   }
 }
 

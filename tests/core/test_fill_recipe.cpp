@@ -126,7 +126,7 @@ TEST_CASE("what cannot be filled is said: open lines, nothing closed, insets too
         Text::npos);
 }
 
-TEST_CASE("every pattern makes its strokes through files, plan and job; dots are touches") {
+TEST_CASE("every pattern makes its strokes through files, plan and job, dots are touches") {
   for (const auto& pattern : find_kind(step_kinds(), "fill")->find("pattern")->words) {
     for (const char* second : {"none", "shifted", "turned"}) {
       INFO(pattern.word << " " << second);
@@ -224,7 +224,7 @@ TEST_CASE("the angle counts on the piece or on the mat") {
     q = turn_pieces(q, drawn(q), {1}, 30);
     const Drawing d = drawn(q);
     const auto& contour = strokes_in(d)->path->contours.at(3);
-    const Vec a = d.pieces[0]->to_mat(contour.start), b = d.pieces[0]->to_mat(contour.segments.back().end);
+    const Vec a = d.pieces[0]->map(contour.start), b = d.pieces[0]->map(contour.segments.back().end);
     const double slope = std::abs(std::atan((b.y - a.y) / (b.x - a.x)) * 180 / 3.14159265358979);
     CHECK(slope == Approx(Text(from) == "mat" ? 0 : 30).margin(1e-6));
   }
@@ -376,7 +376,7 @@ TEST_CASE("a heavy fill shows a coarse first look at once, and the whole one whe
   CHECK_FALSE(evaluate(p, cache, Effort::at_once).pieces[0]->stale);
 }
 
-TEST_CASE("steps after a fill leave its strokes alone unless they are named; what is cut away takes them along") {
+TEST_CASE("steps after a fill leave its strokes alone unless they are named, what is cut away takes them along") {
   Project p = assign_role(project_of(R"(<rect id="a" x="20" y="20" width="30" height="30"/>)"), {{1, "a"}}, Role::draw);
   p = with_fill(p, {{"spacing", 1.0}, {"shortest", 0.0}});
   const Path before = *strokes_in(drawn(p))->path;
@@ -411,7 +411,7 @@ TEST_CASE("steps after a fill leave its strokes alone unless they are named; wha
   for (const auto& line : piece->piece->lines) {
     if (line.coat == 0) continue;
     for (const auto& c : line.path->contours) {
-      const auto polyline = piece->on_mat(flatten(c, 0.01));
+      const auto polyline = piece->mapped(flatten(c, 0.01));
       length += length_of(polyline);
       for (const Vec v : polyline.points) nearest = std::min(nearest, distance(v, {20, 20}));
     }

@@ -2,8 +2,6 @@
 #include <map>
 #include <set>
 
-#include "core/format/files.hpp"
-#include "core/format/project_json.hpp"
 #include "core/job/cutter.hpp"
 #include "core/project/arrange.hpp"
 #include "core/shape/recipe_edit.hpp"
@@ -13,15 +11,6 @@ using namespace dotlane;
 using namespace dotlane::test;
 
 namespace {
-
-const std::vector<std::string> kDemos{"lighthouse-card", "stall-sign", "fair-stall", "moorings-tag"};
-
-Project demo(const std::string& name) {
-  const std::string path = std::string(DOTLANE_DEMO) + "/" + name + ".dotlane";
-  auto project = project_from_json(*read_file(path), name);
-  REQUIRE(project);
-  return std::move(*project);
-}
 
 /// A course on the cutter's grid of 0.025 mm, without points that say nothing.
 using Course = std::vector<std::pair<long, long>>;
@@ -206,17 +195,19 @@ TEST_CASE("mirrored twice is as it was, for pieces and for the job") {
   }
 }
 
-TEST_CASE("moving everything, sheets and all, moves every mark by as much") {
+TEST_CASE("moving the sheets on their mats moves every mark by as much, moving figure and windows moves none") {
   for (const auto& name : kDemos) {
     INFO(name);
     Project p = demo(name);
     const Derived before = derived(p);
-    const Vec by{1.5, 2.5};  // whole steps of the cutter's grid
+    const Vec by{1.5, 2.5}, aside{-31, 17};  // whole steps of the cutter's grid
     std::vector<int> all;
     for (const auto& piece : p.pieces) all.push_back(piece->id);
-    p = move_pieces(p, all, by);
-    for (auto& sheet : p.sheets)
+    p = move_pieces(p, all, aside);
+    for (auto& sheet : p.sheets) {
       sheet.area = {sheet.area.x0 + by.x, sheet.area.y0 + by.y, sheet.area.x1 + by.x, sheet.area.y1 + by.y};
+      sheet.window = sheet.window + aside;
+    }
     const Derived after = derived(p);
     CHECK(total_length(after.plan) == Approx(total_length(before.plan)).epsilon(1e-6));
     REQUIRE(after.plan.passes.size() == before.plan.passes.size());

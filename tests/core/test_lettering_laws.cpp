@@ -131,7 +131,7 @@ TEST_CASE("what was done to a letter stays with it through any edit elsewhere") 
   for (int round = 0; round < 300; ++round) {
     std::u32string text;
     const int n = chance.whole(3, 12);
-    for (int i = 0; i < n; ++i) text += static_cast<char32_t>(U'a' + i);  // every letter once: it can be told again
+    for (int i = 0; i < n; ++i) text += static_cast<char32_t>('a' + i);  // every letter once: it can be told again
     const auto marked = static_cast<std::size_t>(chance.whole(0, n - 1));
     Values values{{"text", utf8_of(text)}, {"font", Text("Bebas Neue Bold")}};
     values = with_letter_move(values, {marked, 0.5, 1, -2, 30, 120});
@@ -147,7 +147,7 @@ TEST_CASE("what was done to a letter stays with it through any edit elsewhere") 
       const auto from = low + static_cast<std::size_t>(chance.whole(0, static_cast<int>(high - low)));
       const auto to = from + static_cast<std::size_t>(chance.whole(0, static_cast<int>(high - from)));
       std::u32string put;
-      for (int i = chance.whole(0, 3); i > 0; --i) put += static_cast<char32_t>(U'0' + chance.whole(0, 9));
+      for (int i = chance.whole(0, 3); i > 0; --i) put += static_cast<char32_t>('0' + chance.whole(0, 9));
       next.replace(from, to - from, put);
       values = with_text(values, utf8_of(next));
     }

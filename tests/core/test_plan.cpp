@@ -1,6 +1,9 @@
 #include <map>
+#include <numeric>
 #include <random>
+#include <set>
 
+#include "chance.hpp"
 #include "core/plan/loads.hpp"
 #include "core/plan/order.hpp"
 #include "core/plan/selection.hpp"
@@ -35,6 +38,17 @@ int fewest_pauses(const std::vector<LoadItem>& items, int holders) {
 
 Polyline square(double x, double y, double side) {
   return {{{x, y}, {x + side, y}, {x + side, y + side}, {x, y + side}, {x, y}}, true};
+}
+
+double travel_of(const std::vector<Polyline>& polylines, const std::vector<OrderedStroke>& order) {
+  Vec at{0, 0};
+  double sum = 0;
+  for (const auto& s : order) {
+    const auto points = points_of(polylines[s.polyline], s);
+    sum += distance(at, points.front());
+    at = points.back();
+  }
+  return sum;
 }
 
 }  // namespace
@@ -125,21 +139,78 @@ TEST_CASE("nearest neighbour shortens travel, and turns open strokes around wher
     const double y = (i * 17) % 40;
     lines.push_back({{{0, y}, {100, y}}, false});
   }
-  auto travel = [&](const std::vector<OrderedStroke>& order) {
-    Vec at{0, 0};
-    double sum = 0;
-    for (const auto& s : order) {
-      const auto points = points_of(lines[s.polyline], s);
-      sum += distance(at, points.front());
-      at = points.back();
-    }
-    return sum;
-  };
   const auto order = order_strokes(lines, {0, 0}, false);
   std::vector<OrderedStroke> as_drawn;
   for (std::size_t i = 0; i < lines.size(); ++i) as_drawn.push_back({i, false, 0});
-  CHECK(travel(order) == Approx(39));  // there and back, one millimetre down each time
-  CHECK(travel(as_drawn) > 3000);
+  CHECK(travel_of(lines, order) == Approx(39));  // there and back, one millimetre down each time
+  CHECK(travel_of(lines, as_drawn) > 3000);
+}
+
+TEST_CASE("the order of strokes always takes what is nearest of what may run") {
+  Chance chance(8);
+  for (int round = 0; round < rounds(100); ++round) {
+    INFO("round " << round);
+    std::vector<Polyline> lines;
+    for (int i = chance.whole(1, 30); i > 0; --i) {
+      const Vec a{chance.between(0, 200), chance.between(0, 200)};
+      const double w = chance.between(1, 60);
+      if (chance.coin()) {
+        lines.push_back({{a, a + Vec{w, 0}, a + Vec{w, w}, a + Vec{0, w}, a}, true});
+      } else {
+        lines.push_back({{a, a + Vec{chance.between(-40, 40), chance.between(-40, 40)}}, false});
+      }
+    }
+    const bool inner_first = chance.coin();
+    const auto parent = containers_of(lines);
+    const auto order = order_strokes(lines, {0, 0}, inner_first);
+    REQUIRE(order.size() == lines.size());
+    std::set<std::size_t> done;
+    Vec at{0, 0};
+    for (const auto& s : order) {
+      const auto points = points_of(lines[s.polyline], s);
+      double nearest = 1e9;
+      for (std::size_t i = 0; i < lines.size(); ++i) {
+        if (done.count(i)) continue;
+        bool free = true;
+        for (std::size_t k = 0; inner_first && k < lines.size(); ++k)
+          free = free && (parent[k] != static_cast<int>(i) || done.count(k));
+        if (!free) continue;
+        const auto& all = lines[i].points;
+        for (std::size_t n = 0; n < all.size(); ++n) {
+          if (lines[i].closed || n == 0 || n + 1 == all.size()) nearest = std::min(nearest, distance(at, all[n]));
+        }
+      }
+      CHECK(distance(at, points.front()) == Approx(nearest).margin(1e-9));
+      CHECK(done.insert(s.polyline).second);
+      at = points.back();
+    }
+  }
+}
+
+TEST_CASE("of a few strokes the order is within twice the shortest there is") {
+  Chance chance(61);
+  double worst = 1;
+  for (int round = 0; round < rounds(120); ++round) {
+    std::vector<Polyline> lines;
+    for (int i = chance.whole(2, 6); i > 0; --i) {
+      const Vec a{chance.between(0, 200), chance.between(0, 200)};
+      lines.push_back({{a, a + Vec{chance.between(-40, 40), chance.between(-40, 40)}}, false});
+    }
+    std::vector<std::size_t> order(lines.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    double best = 1e9;
+    do {
+      for (unsigned turned = 0; turned < (1u << lines.size()); ++turned) {
+        std::vector<OrderedStroke> tried;
+        for (const std::size_t i : order) tried.push_back({i, (turned >> i & 1) != 0, 0});
+        best = std::min(best, travel_of(lines, tried));
+      }
+    } while (std::next_permutation(order.begin(), order.end()));
+    const double ours = travel_of(lines, order_strokes(lines, {0, 0}, false));
+    CHECK(ours >= best - 1e-9);
+    worst = std::max(worst, ours / best);
+  }
+  CHECK(worst < 2);
 }
 
 TEST_CASE("trapezoidal motion agrees with the closed forms") {

@@ -13,8 +13,6 @@
 namespace dotlane::test {
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
-
 void nearly(double a, double b, double allowed = 1e-4) { CHECK(a == Approx(b).epsilon(1e-6).margin(allowed)); }
 
 Path path_of(const std::vector<Ring>& rings, FillRule rule) {

@@ -20,7 +20,7 @@ double area_of_piece(const Project& p, int piece) {
   double sum = 0;
   const Drawing d = drawn(p);
   for (const auto& line : lines_of(d, piece))
-    sum += enclosed_area_of(transformed(*line.path, find_drawn(d, piece)->to_mat));
+    sum += enclosed_area_of(transformed(*line.path, find_drawn(d, piece)->map));
   return sum;
 }
 
@@ -327,8 +327,8 @@ TEST_CASE("trim under leaves no more than the tuck-under below, and nothing seen
     const Drawing before = drawn(p), after = drawn(trimmed);
     std::vector<Region> full, left;
     for (std::size_t i = 0; i < 4; ++i) {
-      full.push_back(region_of(transformed(*before.pieces[i]->piece->lines[0].path, before.pieces[i]->to_mat)));
-      left.push_back(region_of(transformed(*after.pieces[i]->piece->lines[0].path, after.pieces[i]->to_mat)));
+      full.push_back(region_of(transformed(*before.pieces[i]->piece->lines[0].path, before.pieces[i]->map)));
+      left.push_back(region_of(transformed(*after.pieces[i]->piece->lines[0].path, after.pieces[i]->map)));
     }
     Region above, above_left;
     double saved = 0;

@@ -9,6 +9,7 @@
 #include "core/geometry/measure.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -86,6 +87,31 @@ TEST_CASE("hidden elements are left out and counted") {
   REQUIRE(art.lines.size() == 2);
   CHECK(art.lines[1].id == "lit");
   CHECK(noted(art, "hidden-left-out"));
+}
+
+TEST_CASE("dots drawn as strokes of no length are counted where SVG would show them") {
+  const auto notes = [](const std::string& body) {
+    const auto art =
+        read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" width="50mm" height="50mm" viewBox="0 0 50 50">)" + body +
+                     R"(<path id="line" stroke="red" d="M5 5 h10"/></svg>)",
+                 "dots.svg");
+    REQUIRE(art);
+    CHECK(art->lines.size() == 1);
+    return art->notes;
+  };
+  // SVG 1.1, 11.4 "stroke-linecap": a zero length subpath shows only with round or square caps.
+  const auto round = notes(
+      R"(<g stroke="black" stroke-linecap="round"><path d="M10 10 h0 M20 20 z M30 30"/><line x1="4" y1="4" x2="4" y2="4"/></g>)");
+  REQUIRE(round.size() == 1);
+  CHECK(round[0].code == "dots-left-out");
+  CHECK(round[0].severity == Severity::warning);
+  CHECK(
+      sentence(round[0]) ==
+      "3 dots drawn as strokes of no length were left out: draw a dot as a small circle and bring the file in again.");
+  CHECK(notes(R"(<path stroke="black" stroke-linecap="square" d="M10 10 l0 0"/>)").size() == 1);
+  CHECK(notes(R"(<path stroke="black" d="M10 10 h0"/>)").empty());
+  CHECK(notes(R"(<path stroke="none" stroke-linecap="round" d="M10 10 h0"/>)").empty());
+  CHECK(notes(R"(<g stroke-linecap="round"><path stroke="black" stroke-linecap="butt" d="M10 10 h0"/></g>)").empty());
 }
 
 TEST_CASE("roles are guessed: dashed inside a cut outline scores, open draws, closed cuts") {
@@ -224,6 +250,135 @@ TEST_CASE("transform lists multiply from left to right") {
        {"rotate(1 2)", "spin(3)", "scale", "scale(1", "matrix(1 2 3)", "translate(a)", "scale(1 2 3)"}) {
     INFO(bad);
     CHECK_FALSE(parse_transform(bad));
+  }
+}
+
+TEST_CASE("basic shapes are the paths that SVG says they equal") {
+  // SVG 1.1, chapter 9 "Basic Shapes": the path each shape is drawn as.
+  Chance chance(91);
+  const auto only_line = [](const std::string& body) {
+    const auto art = read_svg(
+        R"(<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100" fill="none" stroke="red">)" +
+            body + "</svg>",
+        "shape.svg");
+    if (!art) FAIL(art.error().line());
+    REQUIRE(art->lines.size() == 1);
+    return art->lines.front().path;
+  };
+  const auto number = [](double v) { return std::to_string(v); };
+  for (int round = 0; round < rounds(120); ++round) {
+    const double x = chance.between(0, 50), y = chance.between(0, 50), w = chance.between(5, 50),
+                 h = chance.between(5, 50), rx = chance.between(0.5, w / 2), ry = chance.between(0.5, h / 2);
+    std::string shape, path;
+    const std::string arc = " A" + number(rx) + "," + number(ry) + " 0 0 1 ";
+    const auto at = [&](double px, double py) { return number(px) + "," + number(py); };
+    switch (round % 5) {
+      case 0:
+        shape = "<rect x='" + number(x) + "' y='" + number(y) + "' width='" + number(w) + "' height='" + number(h) +
+                "' rx='" + number(rx) + "' ry='" + number(ry) + "'/>";
+        path = "M" + at(x + rx, y) + " L" + at(x + w - rx, y) + arc + at(x + w, y + ry) + " L" + at(x + w, y + h - ry) +
+               arc + at(x + w - rx, y + h) + " L" + at(x + rx, y + h) + arc + at(x, y + h - ry) + " L" + at(x, y + ry) +
+               arc + at(x + rx, y) + " Z";
+        break;
+      case 1:
+        shape =
+            "<ellipse cx='" + number(x) + "' cy='" + number(y) + "' rx='" + number(rx) + "' ry='" + number(ry) + "'/>";
+        path = "M" + at(x + rx, y) + arc + at(x, y + ry) + arc + at(x - rx, y) + arc + at(x, y - ry) + arc +
+               at(x + rx, y) + " Z";
+        break;
+      case 2:
+        shape = "<line x1='" + number(x) + "' y1='" + number(y) + "' x2='" + number(w) + "' y2='" + number(h) + "'/>";
+        path = "M" + at(x, y) + " L" + at(w, h);
+        break;
+      case 3:
+        shape = "<polyline points='" + at(x, y) + " " + at(w, h) + " " + at(rx, ry + 60) + "'/>";
+        path = "M" + at(x, y) + " L" + at(w, h) + " L" + at(rx, ry + 60);
+        break;
+      default:
+        shape = "<polygon points='" + at(x, y) + " " + at(w, h) + " " + at(rx, ry + 60) + "'/>";
+        path = "M" + at(x, y) + " L" + at(w, h) + " L" + at(rx, ry + 60) + " Z";
+    }
+    // The shape under nested transforms, used twice over, is the path under their product.
+    const double turn = chance.between(0, 360), grow = chance.between(0.2, 2);
+    const std::string a = "translate(" + number(x) + " " + number(h) + ")", b = "rotate(" + number(turn) + ")",
+                      c = "scale(" + number(grow) + " " + number(-grow) + ")";
+    const Path nested = only_line("<g transform='" + a + "'><g transform='" + b + "'><g transform='" + c + "'>" +
+                                  shape + "</g></g></g>");
+    const Path used = only_line("<defs><g id='it'>" + shape + "</g></defs><use href='#it' transform='" + a + " " + b +
+                                " " + c + "'/>");
+    const Path plain = only_line("<path transform='" + a + b + c + "' d='" + path + "'/>");
+    INFO("round " << round << ": " << shape);
+    for (const Path* other : {&nested, &used}) {
+      CHECK(length_of(*other) == Approx(length_of(plain)).epsilon(1e-4));
+      // Arcs become cubics within a micrometre.
+      CHECK(enclosed_area_of(*other) == Approx(enclosed_area_of(plain)).margin(0.001 * length_of(plain)));
+      const Box one = bounds_of(*other), two = bounds_of(plain);
+      for (const auto& [p, q] : {std::pair{one.x0, two.x0}, {one.y0, two.y0}, {one.x1, two.x1}, {one.y1, two.y1}})
+        CHECK(p == Approx(q).margin(1e-3));
+      CHECK(other->contours.front().closed == plain.contours.front().closed);
+    }
+  }
+}
+
+TEST_CASE("relative, absolute and shorthand path data say the same") {
+  // SVG 1.1, 8.3 "Path data": h and v, s and t take over what they leave out; lower case counts from the current point.
+  Chance chance(14);
+  const auto one = [](const std::string& d) {
+    const auto art = read_svg(
+        R"(<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100" fill="none" stroke="red"><path d=")" +
+            d + R"("/></svg>)",
+        "path.svg");
+    if (!art) FAIL(art.error().line());
+    REQUIRE(art->lines.size() == 1);
+    return art->lines.front().path;
+  };
+  for (int round = 0; round < rounds(200); ++round) {
+    Vec at{chance.between(0, 50), chance.between(0, 50)};
+    const auto say = [](Vec v) { return std::to_string(v.x) + " " + std::to_string(v.y) + " "; };
+    std::string longhand = "M" + say(at), shorthand = "m" + say(at);
+    Vec control = at;  // of the cubic before, else the current point
+    for (int k = chance.whole(2, 8); k > 0; --k) {
+      const auto anywhere = [&] { return at + Vec{chance.between(-9, 9), chance.between(-9, 9)}; };
+      const Vec to = anywhere(), c1 = anywhere(), c2 = anywhere();
+      switch (chance.whole(0, 4)) {
+        case 0:
+          longhand += "L" + say(to), shorthand += "l" + say(to - at);
+          at = control = to;
+          break;
+        case 1:
+          longhand += "L" + say({to.x, at.y}), shorthand += "h" + std::to_string(to.x - at.x) + " ";
+          at = control = {to.x, at.y};
+          break;
+        case 2:
+          longhand += "L" + say({at.x, to.y}), shorthand += "V" + std::to_string(to.y) + " ";
+          at = control = {at.x, to.y};
+          break;
+        case 3:
+          longhand += "C" + say(c1) + say(c2) + say(to), shorthand += "c" + say(c1 - at) + say(c2 - at) + say(to - at);
+          at = to, control = c2;
+          break;
+        default: {
+          const Vec mirrored = at * 2 - control;
+          longhand += "C" + say(mirrored) + say(c2) + say(to), shorthand += "s" + say(c2 - at) + say(to - at);
+          at = to, control = c2;
+        }
+      }
+    }
+    if (chance.coin()) longhand += "Z", shorthand += "z";
+    INFO(shorthand);
+    const Path a = one(longhand), b = one(shorthand);
+    REQUIRE(a.contours.size() == 1);
+    REQUIRE(b.contours.size() == 1);
+    const Contour &p = a.contours.front(), &q = b.contours.front();
+    CHECK(p.closed == q.closed);
+    REQUIRE(p.segments.size() == q.segments.size());
+    for (std::size_t i = 0; i < p.segments.size(); ++i) {
+      CHECK(p.segments[i].straight == q.segments[i].straight);
+      CHECK(distance(p.segments[i].end, q.segments[i].end) < 1e-4);
+      if (p.segments[i].straight) continue;
+      CHECK(distance(p.segments[i].c1, q.segments[i].c1) < 1e-4);
+      CHECK(distance(p.segments[i].c2, q.segments[i].c2) < 1e-4);
+    }
   }
 }
 

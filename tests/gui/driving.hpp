@@ -4,6 +4,7 @@
 #include <QApplication>
 #include <QComboBox>
 #include <QElapsedTimer>
+#include <QListWidget>
 #include <QMenu>
 #include <QPushButton>
 #include <QTemporaryDir>
@@ -38,7 +39,14 @@ struct Answers : Dialogs {
   Answer askToSave(QWidget*, const QString&) override { return ++asked, answer; }
 };
 
-inline QString demo() { return QStringLiteral(DOTLANE_DEMO "/lighthouse-card.dotlane"); }
+/// A demo of this process's own: others run tests beside it, and what is kept aside lies next to the file.
+inline QString demo(const QString& name = QStringLiteral("lighthouse-card")) {
+  static const QTemporaryDir own;
+  const QString file = name + QStringLiteral(".dotlane");
+  const QString path = own.filePath(file);
+  if (!QFile::exists(path)) REQUIRE(QFile::copy(QStringLiteral(DOTLANE_DEMO "/") + file, path));
+  return path;
+}
 
 /// Presses the mouse at a place of the widget, moves it there in steps and lets go, as a hand does.
 inline void drag(QWidget* on, QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier,
@@ -62,6 +70,31 @@ inline void type(NumberField* field, const char* text) {
   QTest::keyClick(field->editor(), Qt::Key_Return);
 }
 
+/// Types into a line of text that is on screen, in the place of what is there.
+inline void type(QLineEdit* line, const QString& text) {
+  REQUIRE(line);
+  REQUIRE(line->isVisible());
+  line->setFocus();
+  line->selectAll();
+  QTest::keyClick(line, Qt::Key_Delete);
+  QTest::keyClicks(line, text);
+}
+
+/// Clicks a button that is on screen; a box that is ticked is hit on its mark.
+inline void click(QAbstractButton* button) {
+  REQUIRE(button);
+  REQUIRE(button->isVisible());
+  REQUIRE(button->isEnabled());
+  QTest::mouseClick(button, Qt::LeftButton, {}, QPoint(8, button->height() / 2));
+}
+
+/// Clicks a row of a list.
+inline void click(QListWidget* list, int row) {
+  REQUIRE(list->item(row));
+  list->scrollToItem(list->item(row));
+  QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(row)).center());
+}
+
 /// Goes to an entry of a box by the arrow keys.
 inline void choose(QComboBox* box, int row) {
   REQUIRE(row >= 0);
@@ -79,7 +112,9 @@ struct Opened {
   QTemporaryDir folder;  ///< for files of this test
   Answers answers;
   MainWindow window;
-  explicit Opened(const QString& path = demo()) {
+  explicit Opened(const QString& path = demo()) : Opened(std::unique_ptr<CutterLink>(), path) {}
+  /// With another cutter at the end of the wire; nothing for the usual one.
+  Opened(std::unique_ptr<CutterLink> cutter, const QString& path) : window(std::move(cutter)) {
     window.resize(1280, 800);
     window.show();
     window.activateWindow();
@@ -88,7 +123,7 @@ struct Opened {
     QTest::qWait(1);
   }
   explicit Opened(const Project& project) : Opened(QString()) { put(project); }
-  ~Opened() {  // leaves nothing beside the demos
+  ~Opened() {  // leaves nothing to the next test
     if (!keeps_work) session().settle(), session().dropAutosave();
   }
   bool keeps_work = false;  ///< as a program that ends without asking
@@ -140,6 +175,8 @@ struct Opened {
     }
     FAIL("no answer " << begins.toStdString());
   }
+  /// Goes to a stage by its button in the bar along the top.
+  void stage(Stage stage) { click(qPrintable(QStringLiteral("stage%1").arg(static_cast<int>(stage)))); }
   void press(Qt::Key key, Qt::KeyboardModifiers keys = Qt::NoModifier) {
     QTest::keyClick(&bench(), key, keys);
     session().settle();
@@ -216,7 +253,7 @@ struct Opened {
   }
   QPoint at(double x, double y) { return bench().view().to_px(Vec{x, y}).toPoint(); }
   Box bounds(const std::string& name) { return bounds(piece(name).id); }
-  Box bounds(int id) { return bounds_on_mat(*find_drawn(session().drawing(), id)); }
+  Box bounds(int id) { return tight_bounds(*find_drawn(session().drawing(), id)); }
   const Piece& piece(const std::string& name) {
     for (const auto& p : project().pieces) {
       if (p->name == name) return *p;

@@ -239,12 +239,12 @@ TEST_CASE("ways to go over it are compared, and one is taken") {
   // The checkbox beside the repeats says the same, and takes it back.
   auto* box = o.find<QCheckBox>("strokeByStroke");
   CHECK(box->isChecked());
-  box->click();
+  click(box);
   o.session().settle();
   CHECK_FALSE(o.strokes().stroke_by_stroke);
 }
 
-TEST_CASE("a fill of a million strokes is worked out and painted aside; the window goes on meanwhile") {
+TEST_CASE("a fill of a million strokes is worked out and painted aside, the window goes on meanwhile") {
   Filled o({{"width", 280.0}, {"height", 280.0}});
   choose(o.find<QComboBox>("value-pattern"), QStringLiteral("dots"));
   o.session().settle();
@@ -302,7 +302,7 @@ TEST_CASE("strokes show as wide as the tip in the colour of their mark: dots as 
 }
 
 TEST_CASE("the rehearsal shows the same marks whichever way the play head came") {
-  Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
+  Opened o(demo(QStringLiteral("moorings-tag")));
   const double whole = o.session().derived().plan.seconds;
   auto shown_at = [&](double t) {
     o.bench().setScrub(t);
@@ -348,7 +348,7 @@ TEST_CASE("inches, the dark look and undo hold for fills too") {
 }
 
 TEST_CASE("the tag of the demo: dense engraving four times over, a clear one mirrored once, foil hatched both ways") {
-  Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
+  Opened o(demo(QStringLiteral("moorings-tag")));
   const Derived& d = o.session().derived();
   for (const auto& f : d.findings) {
     INFO(sentence(f));

@@ -246,35 +246,35 @@ TEST_CASE("typefaces are looked at on the bench, kept as favourites, chosen or g
     for (int i = 0; i < list->count(); ++i) n += !list->item(i)->isHidden();
     return n;
   };
-  list->setCurrentRow(row("Bebas Neue Bold"));
+  click(list, row("Bebas Neue Bold"));
   o.session().settle();
   CHECK(std::get<std::string>(values(o).at("font")) == "Bebas Neue Bold");
   CHECK_FALSE(find_drawn(o.session().drawing(), o.window.typing().piece())->bounds == before);
   CHECK(painted(chooser) > 0.02);
   // Searching, the star, only favourites, only single strokes.
   auto* search = chooser->findChild<QLineEdit*>(QStringLiteral("faceSearch"));
-  search->setText(QStringLiteral("slab"));
+  type(search, QStringLiteral("slab"));
   CHECK(shown() >= 1);
   CHECK(shown() < list->count());
-  search->clear();
-  list->setCurrentRow(row("Roboto Slab Bold"));
+  type(search, QString());
+  click(list, row("Roboto Slab Bold"));
   list->setFocus();
   QTest::keyClick(list, Qt::Key_F);
   auto* favourites = chooser->findChild<QPushButton*>(QStringLiteral("favouritesOnly"));
-  favourites->click();
+  click(favourites);
   CHECK(shown() == 1);
-  favourites->click();
-  chooser->findChild<QPushButton*>(QStringLiteral("strokesOnly"))->click();
+  click(favourites);
+  click(chooser->findChild<QPushButton*>(QStringLiteral("strokesOnly")));
   CHECK(shown() >= 4);
-  chooser->reject();
+  QTest::keyClick(chooser, Qt::Key_Escape);
   o.session().settle();
   QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
   CHECK(find_drawn(o.session().drawing(), o.window.typing().piece())->bounds == before);
   o.click("value-font");
   chooser = o.dialog<FaceChooser>("faceChooser");
   list = chooser->list();
-  list->setCurrentRow(row("Hershey Script"));
-  chooser->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok)->click();
+  click(list, row("Hershey Script"));
+  click(chooser->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok));
   o.session().settle();
   CHECK(std::get<std::string>(values(o).at("font")) == "Hershey Script");
   const auto& lines = find_drawn(o.session().drawing(), o.window.typing().piece())->piece->lines;
@@ -305,26 +305,25 @@ TEST_CASE("letterforms are searched and put at the caret, features switched for 
   auto use = [&](const char* name) {
     for (int i = 0; i < list->count(); ++i) {
       if (list->item(i)->text() == QString::fromLatin1(name)) {
-        list->scrollToItem(list->item(i));
-        QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(i)).center());
+        click(list, i);
         o.session().settle();
         return;
       }
     }
     FAIL("no form " << name);
   };
-  group->setCurrentIndex(0);
+  choose(group, 0);
   CHECK(list->count() >= 3);
   CHECK(list->count() < 20);
   // Another form of the letter at the caret takes its place.
   use("B.sw");
   CHECK(std::get<std::string>(values(o).at("letterforms")) == "0=B.sw");
   CHECK(text(o) == "Brass");
-  picker->findChild<QPushButton*>(QStringLiteral("ownForm"))->click();
+  click(picker->findChild<QPushButton*>(QStringLiteral("ownForm")));
   o.session().settle();
   CHECK(std::get<std::string>(values(o).at("letterforms")).empty());
   // Found by its character, put in at the caret.
-  picker->findChild<QLineEdit*>(QStringLiteral("formSearch"))->setText(QStringLiteral("&"));
+  type(picker->findChild<QLineEdit*>(QStringLiteral("formSearch")), QStringLiteral("&"));
   use("ampersand");
   CHECK(text(o) == "B&rass");
   picker->close();
@@ -371,7 +370,7 @@ TEST_CASE("closing up mends loose lettering by one action, and Second look says 
 }
 
 TEST_CASE("the sign of the demo is lettering that stays to be typed in, also after saving") {
-  const QString sign = QStringLiteral(DOTLANE_DEMO "/stall-sign.dotlane");
+  const QString sign = demo(QStringLiteral("stall-sign"));
   QTemporaryDir folder;
   const QString path = folder.filePath(QStringLiteral("sign.dotlane"));
   {
@@ -390,7 +389,7 @@ TEST_CASE("the sign of the demo is lettering that stays to be typed in, also aft
   }
   Opened again(path);
   CHECK(again.project().pieces.size() == 8);
-  again.session().select({{again.piece("Sign words").id, ""}});
+  again.pick("Sign words");
   CHECK(utf8_of(again.window.typing().lettering().text) == "Harbour Lanterns");
   // A typeface that is not on the machine is told, and nothing is lost by opening.
   again.put(*set_source_value(again.project(), again.piece("Pier").id, "font", std::string("Nowhere Script")));

@@ -29,7 +29,7 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
 
   // Run: as fast as it goes, every pause confirmed on its card.
   o.click("stage3");
-  o.find<QComboBox>("scaleBox")->setCurrentIndex(3);
+  choose(o.find<QComboBox>("scaleBox"), 3);
   o.click("startRun");
   auto& run = o.window.run();
   using State = RunController::State;
@@ -44,12 +44,12 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
       // Saying that something else is loaded keeps it waiting and says why.
       auto* holder = o.find<QComboBox>("holderBox1");
       const int right = holder->currentIndex();
-      holder->setCurrentIndex(0);
+      choose(holder, 0);
       o.click("confirmLoaded");
       wait_for([&] { return !run.problem().isEmpty(); });
       CHECK(run.state() == State::paused);
       o.session().settle();
-      o.find<QComboBox>("holderBox1")->setCurrentIndex(right);
+      choose(o.find<QComboBox>("holderBox1"), right);
     }
     o.click("confirmLoaded");
     wait_for([&] { return run.state() != State::paused || (run.pause() && run.record().pauses > pauses); });
@@ -64,7 +64,7 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
 
   // A second run, at the machine's own speed, is held, taken up again and cancelled.
   o.click("clearRun");
-  o.find<QComboBox>("scaleBox")->setCurrentIndex(0);
+  choose(o.find<QComboBox>("scaleBox"), 0);
   o.click("startRun");
   wait_for([&] { return run.head().seconds > 0.05; });
   o.click("holdRun");
@@ -89,43 +89,40 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
 TEST_CASE("a cutter that drops the line ends the run with a reason") {
   auto owned = std::make_unique<SimCutterLink>();
   SimCutterLink* link = owned.get();
-  Answers answers;
-  MainWindow window(std::move(owned));
-  window.show();
-  window.take({demo()});
-  window.session().settle();
-  link->setTimeScale(1);
-  window.run().start();
-  wait_for([&] { return window.run().head().seconds > 0.05; });
+  Opened o(std::move(owned), demo());
+  auto& run = o.window.run();
+  o.stage(Stage::run);
+  choose(o.find<QComboBox>("scaleBox"), 0);
+  o.click("startRun");
+  wait_for([&] { return run.head().seconds > 0.05; });
   link->process().kill();
-  wait_for([&] { return window.run().state() == RunController::State::over; });
-  CHECK(window.run().record().outcome == Outcome::failed);
-  CHECK(window.run().problem().contains(QStringLiteral("connection")));
+  wait_for([&] { return run.state() == RunController::State::over; });
+  CHECK(run.record().outcome == Outcome::failed);
+  CHECK(run.problem().contains(QStringLiteral("connection")));
   // And another run can follow.
-  window.run().clear();
-  link->setTimeScale(0);
-  window.run().start();
-  wait_for([&] { return window.run().state() == RunController::State::paused; });
-  window.run().cancel();
-  wait_for([&] { return window.run().state() == RunController::State::over; });
+  o.click("clearRun");
+  choose(o.find<QComboBox>("scaleBox"), 3);
+  o.click("startRun");
+  wait_for([&] { return run.state() == RunController::State::paused; });
+  o.click("cancelRun");
+  wait_for([&] { return run.state() == RunController::State::over; });
 }
 
 TEST_CASE("a run given up before it began leaves nothing behind, and the next one runs whole") {
   Opened o;
   auto& run = o.window.run();
   using State = RunController::State;
-  run.setTimeScale(0);
-  run.start();
+  o.stage(Stage::run);
+  choose(o.find<QComboBox>("scaleBox"), 3);
+  click(o.find<QPushButton>("startRun"));
   CHECK(run.state() == State::running);
-  run.hold();  // there is nothing to hold yet
-  CHECK(run.state() == State::running);
-  run.cancel();
+  o.run("run-cancel", false);
   CHECK(run.state() == State::idle);
   o.session().settle();
   QCoreApplication::processEvents();
   CHECK(run.state() == State::idle);
   // An edit after the start does not touch the run: it keeps the plan it began with.
-  run.start();
+  o.click("startRun");
   const std::size_t passes = run.plan().passes.size();
   o.pick("Cliff");
   o.press(Qt::Key_G);
@@ -134,9 +131,9 @@ TEST_CASE("a run given up before it began leaves nothing behind, and the next on
   while (true) {
     wait_for([&] { return run.state() == State::paused || run.state() == State::over; });
     if (run.state() == State::over) break;
-    std::vector<std::string> holders;
-    for (const auto& load : run.pause()->holders) holders.push_back(load.holds);
-    run.confirmLoaded(holders);
+    const int pauses = run.record().pauses;
+    o.click("confirmLoaded");
+    wait_for([&] { return run.state() != State::paused || run.record().pauses > pauses; });
   }
   CHECK(run.problem().isEmpty());
   CHECK(run.head().seconds == Approx(run.plan().running_seconds()).epsilon(0.01));

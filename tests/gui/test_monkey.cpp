@@ -1,5 +1,6 @@
 // A monkey at the real window: random clicks, drags, keys, shortcuts and typed numbers, the same for the same seed.
-// DOTLANE_MONKEY_SEEDS and DOTLANE_MONKEY_EVENTS say how many are tried; one seed of 400 events is part of every run.
+// DOTLANE_MONKEY_SEEDS and DOTLANE_MONKEY_EVENTS say how many are tried, DOTLANE_MONKEY_FIRST from which seed on; one
+// seed of 400 events is part of every run, of 2,000 of the one before a change is taken (.ci/run).
 // Each event waits for what the last one began, so that a seed is the same run on every machine; with
 // DOTLANE_MONKEY_HASTY set none waits, and edits meet results that are still under way.
 #include <QLineEdit>
@@ -138,9 +139,10 @@ void let_loose(const char* name) {
   };
   const int seeds = wanted("DOTLANE_MONKEY_SEEDS", 1), events = wanted("DOTLANE_MONKEY_EVENTS", 400);
   const bool hasty = qEnvironmentVariableIsSet("DOTLANE_MONKEY_HASTY");
-  for (int seed = 1; seed <= seeds; ++seed) {
+  const int first = wanted("DOTLANE_MONKEY_FIRST", 1);
+  for (int seed = first; seed < first + seeds; ++seed) {
     INFO(name << ", seed " << seed);
-    Opened o(QStringLiteral(DOTLANE_DEMO "/") + QString::fromLatin1(name) + QStringLiteral(".dotlane"));
+    Opened o(demo(QString::fromLatin1(name)));
     o.put(o.project());  // a copy: the demo stays as it is
     Monkey monkey(o, static_cast<unsigned>(seed));
     for (int event = 1; event <= events; ++event) {

@@ -15,11 +15,9 @@
 using namespace dotlane;
 using namespace dotlane::test;
 
-namespace {}  // namespace
-
 TEST_CASE("the rack: add, rename, change, copy and take off a tool") {
   Opened o;
-  o.window.setStage(Stage::passes);
+  o.stage(Stage::passes);
   const auto before = o.project().tools.size();
   o.click("addPen");
   REQUIRE(o.project().tools.size() == before + 1);
@@ -42,7 +40,7 @@ TEST_CASE("the rack: add, rename, change, copy and take off a tool") {
 
 TEST_CASE("force, speed and repeats belong to the stock and the role") {
   Opened o;
-  o.window.setStage(Stage::passes);
+  o.stage(Stage::passes);
   const auto& passes = o.session().derived().plan.passes;
   const int cut = static_cast<int>(passes.size());
   QTest::mouseClick(o.window.lanes().viewport(), Qt::LeftButton, {}, o.window.lanes().blockOf(cut).center().toPoint());
@@ -59,7 +57,7 @@ TEST_CASE("force, speed and repeats belong to the stock and the role") {
 
 TEST_CASE("the order of roles is changed by arrows and comes back by a fix") {
   Opened o;
-  o.window.setStage(Stage::passes);
+  o.stage(Stage::passes);
   for (int i = 0; i < 4; ++i) {
     QAbstractButton* earlier = nullptr;
     QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
@@ -79,7 +77,7 @@ TEST_CASE("the order of roles is changed by arrows and comes back by a fix") {
 
 TEST_CASE("sheets: size, place, stock and machine are typed") {
   Opened o;
-  o.window.setStage(Stage::sheets);
+  o.stage(Stage::sheets);
   type(named(o, "Sheet width"), "200");
   CHECK(o.project().sheets[0].area.width() == Approx(200));
   CHECK(o.project().sheets[0].area.x0 == Approx(12));
@@ -220,7 +218,7 @@ TEST_CASE("every stage fits a window of 1060 by 680 in light and dark") {
   for (const bool dark : {false, true}) {
     use_theme(dark);
     for (int stage = 0; stage < 4; ++stage) {
-      o.window.setStage(static_cast<Stage>(stage));
+      o.stage(static_cast<Stage>(stage));
       o.session().settle();
       CHECK(o.window.width() == 1060);
       CHECK(o.window.height() == 680);
@@ -264,7 +262,10 @@ TEST_CASE("every number in the panels changes the project by typing, and undo ta
     // By place: an edit may build rows anew.
     for (std::size_t i = 0; i < fields().size(); ++i) {
       const QString name = fields()[i]->editor()->accessibleName();
-      if (name == QStringLiteral("Coverage wanted") || name.startsWith(QStringLiteral("Turn by"))) continue;
+      // What is wished for a moment is no part of the project.
+      if (name == QStringLiteral("Coverage wanted") || name == QStringLiteral("Gap between parts") ||
+          name.startsWith(QStringLiteral("Turn by")))
+        continue;
       INFO(where.toStdString() << ": " << name.toStdString());
       const Project before = o.project();
       const double now = QLocale().toDouble(fields()[i]->editor()->text());
@@ -284,14 +285,14 @@ TEST_CASE("every number in the panels changes the project by typing, and undo ta
       tried.insert(where + name + QString::number(i));
     }
   };
-  o.window.setStage(Stage::sheets);
+  o.stage(Stage::sheets);
   o.session().settle();
   try_all(QStringLiteral("sheets"));
-  o.window.setStage(Stage::passes);
+  o.stage(Stage::passes);
   QTest::mouseClick(o.window.lanes().viewport(), Qt::LeftButton, {}, o.window.lanes().blockOf(1).center().toPoint());
   o.session().settle();
   try_all(QStringLiteral("passes"));
-  o.window.setStage(Stage::draft);
+  o.stage(Stage::draft);
   for (const char* name : {"Card base", "Wave border"}) {
     o.pick({{o.piece(name).id, ""}});
     o.session().settle();
@@ -306,17 +307,65 @@ TEST_CASE("every number in the panels changes the project by typing, and undo ta
 }
 
 TEST_CASE("a stock can be told to be clear, and no more") {
-  Opened o(QStringLiteral(DOTLANE_DEMO "/moorings-tag.dotlane"));
-  o.window.setStage(Stage::sheets);
+  Opened o(demo(QStringLiteral("moorings-tag")));
+  o.stage(Stage::sheets);
   o.session().settle();
   QCheckBox* clear = nullptr;
   for (auto* box : o.window.findChildren<QCheckBox*>(QStringLiteral("stockClear"))) {
     if (box->isVisible() && box->isChecked()) clear = box;
   }
   REQUIRE(clear);
-  clear->click();
+  click(clear);
   o.session().settle();
   CHECK_FALSE(find_stock(o.project(), "acrylic")->clear);
   o.undo();
   CHECK(find_stock(o.project(), "acrylic")->clear);
+}
+
+TEST_CASE("parts are packed by a button, as far as it is good enough, and lie as drawn again by another") {
+  Opened o(demo(QStringLiteral("fair-stall")));
+  o.stage(Stage::sheets);
+  const Project before = o.project();
+  auto* pack = o.find<QPushButton>("packParts");
+  auto* text = o.find<QLabel>("packedText");
+  CHECK(text->text().contains("as drawn"));
+  CHECK_FALSE(o.find<QPushButton>("layAsDrawn")->isEnabled());
+  choose(o.find<QComboBox>("turnsBox"), 1);
+  type(named(o, "Gap between parts"), "3");
+  click(pack);
+  CHECK(pack->text() == "Good enough");
+  wait_for([&] { return text->text().startsWith("So far"); });
+  click(pack);
+  wait_for([&] { return pack->text() == "Pack the parts"; });
+  o.session().settle();
+  const Derived packed = o.session().derived();
+  CHECK_FALSE(packed.layout.as_figure());
+  for (const auto& laid : packed.layout.laid) {
+    CHECK(laid.sheet != 0);
+    CHECK_FALSE(laid.drawn);
+  }
+  CHECK(text->text().contains("in its own place"));
+  CHECK(bounds_of(packed.drawing, lines_of_piece(packed.drawing, before.pieces[0]->id)) ==
+        bounds_of(o.session().drawing(), lines_of_piece(o.session().drawing(), before.pieces[0]->id)));
+  click(o.find<QPushButton>("layAsDrawn"));
+  o.session().settle();
+  CHECK(o.session().derived().layout.as_figure());
+  o.run("undo");
+  o.run("undo");
+  CHECK(o.project() == before);
+}
+
+TEST_CASE("what is edited while the parts are packed stays, and the packing is let go") {
+  Opened o(demo(QStringLiteral("fair-stall")));
+  o.stage(Stage::sheets);
+  auto* pack = o.find<QPushButton>("packParts");
+  click(pack);
+  wait_for([&] { return o.find<QLabel>("packedText")->text().startsWith("So far"); });
+  o.click("unitInch");
+  const Project edited = o.project();
+  click(pack);
+  wait_for([&] { return pack->text() == "Pack the parts"; });
+  o.session().settle();
+  CHECK(o.project() == edited);
+  CHECK(o.session().derived().layout.as_figure());
 }

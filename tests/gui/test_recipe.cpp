@@ -22,7 +22,7 @@
 namespace dotlane::test {
 namespace {
 
-QString stall() { return QStringLiteral(DOTLANE_DEMO "/fair-stall.dotlane"); }
+QString stall() { return demo(QStringLiteral("fair-stall")); }
 
 /// The field of the step that is open.
 template <class T>
@@ -491,7 +491,7 @@ TEST_CASE("a recipe is run on the cutter as it was drawn") {
   double drawn = 0, written = 0;
   for (const auto& piece : o.session().drawing().pieces) {
     for (const auto& line : piece->piece->lines) {
-      if (runs(line.role)) drawn += length_of(transformed(*line.path, piece->to_mat));
+      if (runs(line.role)) drawn += length_of(transformed(*line.path, piece->map));
     }
   }
   for (const auto& line : art->lines) {

@@ -126,7 +126,7 @@ TEST_CASE("a mirrored job is shown mirrored about its sheet") {
   const Derived straight = derived_of(p);
   p.plan.mirrored = true;
   const Derived mirrored = derived_of(p);
-  const Box a = shown_drawing(p, straight, {2, 0}).bounds(), b = shown_drawing(p, mirrored, {2, 0}).bounds();
+  const Box a = shown_drawing(straight, {2, 0}).bounds(), b = shown_drawing(mirrored, {2, 0}).bounds();
   const Box sheet = p.sheets[1].area;
   CHECK(b.x0 == Approx(sheet.x0 + sheet.x1 - a.x1));
   CHECK(b.y0 == Approx(a.y0));
@@ -136,7 +136,7 @@ TEST_CASE("a mirrored job is shown mirrored about its sheet") {
 TEST_CASE("a single pass shows only its own lines") {
   const Project p = the_demo();
   const Derived d = derived_of(p);
-  const auto all = shown_drawing(p, d, {0, 0}), one = shown_drawing(p, d, {0, static_cast<int>(d.plan.passes.size())});
+  const auto all = shown_drawing(d, {0, 0}), one = shown_drawing(d, {0, static_cast<int>(d.plan.passes.size())});
   auto polylines = [](const Drawing& drawing) {
     std::size_t n = 0;
     for (const auto& piece : drawing.pieces) {

@@ -31,31 +31,33 @@ TEST_CASE("a cutter that misbehaves ends the run with a reason, whatever the sta
     auto owned = std::make_unique<SimCutterLink>();
     SimCutterLink* link = owned.get();
     link->setProgram(QStringLiteral(DOTLANE_TEST_DATA "/scripted_cutter.py"));
-    link->setPatience(700);
-    Answers answers;
-    MainWindow window(std::move(owned));
-    window.show();
-    window.take({demo()});
-    window.session().settle();
-    auto& run = window.run();
-    QTest::keySequence(&window.bench(), window.actions().find(QStringLiteral("run-start"))->shortcut());
-    window.session().settle();
+    constexpr int kShort = 700;
+    link->setPatience(c.until_pause ? 10'000 : kShort);  // on a crowded machine it takes a while to get to a pause
+    Opened o(std::move(owned), demo());
+    auto& run = o.window.run();
+    o.run("run-start");
     if (c.until_pause) {
-      wait_for([&] { return run.state() == State::paused || run.state() == State::over; });
-      if (c.confirm) run.confirmLoaded({"a", "b"});
+      wait_for(
+          [&] {
+            const auto* next = o.window.findChild<QPushButton*>(QStringLiteral("confirmLoaded"));
+            return run.state() == State::paused && next && next->isVisible();
+          },
+          10'000);
+      link->setPatience(kShort);
+      if (c.confirm) click(o.find<QPushButton>("confirmLoaded"));
     }
-    if (c.cancel) QTest::keySequence(&window.bench(), window.actions().find(QStringLiteral("run-cancel"))->shortcut());
+    if (c.cancel) o.run("run-cancel");
     wait_for([&] { return run.state() == State::over; }, 5000);
     CHECK(run.record().outcome == (c.cancel ? Outcome::cancelled : Outcome::failed));
     CHECK_FALSE(run.problem().isEmpty());
     // A good cutter afterwards.
-    run.clear();
+    o.click("clearRun");
     link->setProgram({});
     link->setPatience(10'000);
-    run.setTimeScale(0);
-    run.start();
+    choose(o.find<QComboBox>("scaleBox"), 3);
+    o.click("startRun");
     wait_for([&] { return run.state() == State::paused; });
-    run.cancel();
+    o.click("cancelRun");
     wait_for([&] { return run.state() == State::over; });
   }
 }

@@ -3,6 +3,7 @@
 #include <QPainter>
 
 #include "app/notice.hpp"
+#include "core/format/project_json.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "driving.hpp"
 
@@ -266,6 +267,31 @@ TEST_CASE("contours are left out by clicking them, without any key held") {
   o.press(Qt::Key_Escape);
   CHECK_FALSE(o.bench().picking());
   CHECK(o.session().selectedPieces() == std::vector<int>{id});
+}
+
+TEST_CASE("what could be saved and not be read again is refused, and said") {
+  Opened o{QString()};
+  const QString path = o.folder.filePath(QStringLiteral("mast.svg"));
+  QFile file(path);
+  REQUIRE(file.open(QIODevice::WriteOnly));
+  file.write(R"(<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100" fill="none"
+    stroke="#222222"><path id="mast" d="M20 20 h0.5 v70 h-0.5 z"/></svg>)");
+  file.close();
+  o.answers.open = {path};
+  o.run("bring-in");
+  const int mast = o.project().pieces.front()->id;
+  o.pick({{mast, ""}});
+  const Project before = o.project();
+  type(o.find<NumberField>("widthField"), "5000");  // 700 m tall
+  o.session().settle();
+  CHECK(o.bounds(mast).height() == Approx(70'000));  // as far as 500 it went
+  CHECK(project_from_json(to_json(o.project()), "mast").has_value());
+  CHECK(o.find<Notice>("notice")->message().contains(QStringLiteral("100 m")));
+  o.undo();
+  CHECK(o.project() == before);
+  type(o.find<NumberField>("widthField"), "5");
+  o.session().settle();
+  CHECK(o.bounds(mast).height() == Approx(700));
 }
 
 }  // namespace dotlane::test

@@ -1,11 +1,14 @@
 // Hands on the window: selecting, moving, sizing, finding actions, reordering passes.
 #include <QComboBox>
 #include <QMimeData>
+#include <QTimer>
 #include <QTreeView>
 #include <set>
 
 #include "app/bench/rulers.hpp"
 #include "app/widgets/number_field.hpp"
+#include "core/format/files.hpp"
+#include "core/layout/lay_edit.hpp"
 #include "core/project/edit.hpp"
 #include "driving.hpp"
 
@@ -148,11 +151,56 @@ TEST_CASE("every action has words and a shortcut of its own") {
   CHECK(keys.size() > 35);
 }
 
+TEST_CASE("every action runs by its keys in every stage, and undo takes back all it changed") {
+  Opened o;
+  // Menus and dialogs run loops of their own: what stays open for a moment is closed.
+  QTimer closer;
+  QObject::connect(&closer, &QTimer::timeout, [] {
+    if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
+    if (QWidget* modal = QApplication::activeModalWidget()) modal->close();
+  });
+  const QStringList left_alone{QStringLiteral("close"), QStringLiteral("new"),  QStringLiteral("open"),
+                               QStringLiteral("save"),  QStringLiteral("undo"), QStringLiteral("redo"),
+                               QStringLiteral("dark")};
+  int changed = 0, ran = 0;
+  for (const Stage stage : {Stage::draft, Stage::sheets, Stage::passes, Stage::run}) {
+    for (QAction* action : o.window.actions().all()) {
+      if (action->shortcut().isEmpty() || left_alone.contains(action->objectName())) continue;
+      o.stage(stage);
+      o.pick("Wave border");
+      if (!action->isEnabled()) continue;
+      INFO(action->objectName().toStdString() << " in stage " << static_cast<int>(stage));
+      const Project before = o.project();
+      bool heard = false;
+      const auto listening = QObject::connect(action, &QAction::triggered, action, [&heard] { heard = true; });
+      closer.start(25);
+      o.bench().setFocus();
+      o.window.activateWindow();
+      QTest::keySequence(&o.bench(), action->shortcut());
+      o.session().settle();
+      closer.stop();
+      QObject::disconnect(listening);
+      CHECK(heard);
+      ++ran;
+      // It says so in the project, or it changed nothing there; either way nothing is broken.
+      if (o.window.run().active()) o.run("run-cancel");
+      if (o.window.run().active()) wait_for([&] { return !o.window.run().active(); });
+      QTest::keyClick(&o.bench(), Qt::Key_Escape);
+      o.session().settle();
+      if (!(o.project() == before)) ++changed;
+      for (int i = 0; i < 3 && !(o.project() == before); ++i) o.undo();
+      REQUIRE(o.project() == before);
+    }
+  }
+  CHECK(ran > 150);
+  CHECK(changed > 60);
+}
+
 TEST_CASE("everything that takes the keyboard has a name for those who cannot see it") {
   Opened o;
   o.pick({{o.piece("Lighthouse").id, ""}});
   for (int stage = 0; stage < 4; ++stage) {
-    o.window.setStage(static_cast<Stage>(stage));
+    o.stage(static_cast<Stage>(stage));
     o.session().settle();
     for (const QWidget* w : o.window.findChildren<QWidget*>()) {
       if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus || w->focusProxy()) continue;
@@ -199,6 +247,59 @@ TEST_CASE("scrubbing the lanes shows the head on the bench") {
   CHECK(lanes.time() < 0);
 }
 
+TEST_CASE("scrubbing into another mat load puts that load on the bench") {
+  // The marks of the second load lay over the first one's sheet.
+  Opened o(demo(QStringLiteral("fair-stall")));
+  o.stage(Stage::passes);
+  auto* on_lanes = o.window.lanes().viewport();
+  const auto* load = o.find<QToolButton>("loadButton");
+  const double end = o.session().derived().plan.seconds;
+  REQUIRE(load->text() == QStringLiteral("Mat load 1 of 2"));
+  QTest::mouseClick(on_lanes, Qt::LeftButton, {}, QPoint(on_lanes->width() - 60, 20));
+  REQUIRE(o.window.lanes().time() > 0.8 * end);
+  CHECK(load->text() == QStringLiteral("Mat load 2 of 2"));
+  QTest::mouseClick(on_lanes, Qt::LeftButton, {}, QPoint(300, 20));
+  REQUIRE(o.window.lanes().time() < 0.2 * end);
+  CHECK(load->text() == QStringLiteral("Mat load 1 of 2"));
+}
+
+TEST_CASE("a packed project: the draft shows the figure, where it is taken hold of, the other stages the mats") {
+  QTemporaryDir folder;
+  Project p = std::move(*load_project(DOTLANE_DEMO "/fair-stall.dotlane"));
+  DrawingCache cache;
+  const Drawing drawing = evaluate(p, cache);
+  const Layout layout = lay_out(p, drawing);
+  const int tag = layout.parts[layout.laid.back().part].key.piece;
+  p = set_place(p, drawing, layout, layout.laid.back().part, {1, layout.laid.back().sheet, 90, {150, 120}, false});
+  const QString path = folder.filePath(QStringLiteral("placed.dotlane"));
+  REQUIRE(save_project(p, path.toStdString()));
+  Opened o(path);
+  const int load = find_sheet(p, layout.laid.back().sheet)->load;
+  while (o.bench().load() != load) QTest::mouseClick(o.find<QToolButton>("loadButton"), Qt::LeftButton);
+  const Box figure = bounds_of(o.session().drawing(), {{tag, ""}});
+  const auto at = [&](Vec mm) { return o.bench().view().to_px(mm).toPoint(); };
+  const Sheet& sheet = *find_sheet(p, layout.laid.back().sheet);
+  const Vec there{sheet.area.x0 + 150, sheet.area.y0 + 120};
+  o.stage(Stage::sheets);
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, at(there));
+  CHECK(o.session().selectedPieces() == std::vector<int>{tag});
+  drag(&o.bench(), at(there), at(there) + QPoint(40, 0));  // parts are not dragged there yet, and the figure stays
+  CHECK(bounds_of(o.session().drawing(), {{tag, ""}}) == figure);
+  o.stage(Stage::draft);
+  QTest::keyClick(&o.bench(), Qt::Key_Escape);
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, at(figure.centre()));
+  CHECK(o.session().selectedPieces() == std::vector<int>{tag});
+  drag(&o.bench(), at(figure.centre()), at(figure.centre()) + QPoint(40, 0));
+  o.session().settle();
+  CHECK(bounds_of(o.session().drawing(), {{tag, ""}}).x0 > figure.x0 + 5);
+  // What moved in the figure lies where it lay.
+  for (const auto& laid : o.session().derived().layout.laid) {
+    if (laid.part == layout.laid.back().part)
+      CHECK(distance(laid.map(o.session().derived().layout.parts[laid.part].centre), there) < 1e-6);
+  }
+  CHECK_FALSE(o.session().derived().layout.as_figure());
+}
+
 TEST_CASE("inches show everywhere and change no length") {
   Opened o;
   const Project before = o.project();
@@ -206,7 +307,7 @@ TEST_CASE("inches show everywhere and change no length") {
   o.click("unitInch");
   CHECK(o.find<NumberField>("widthField")->editor()->text() == "1.732");
   // Speeds and thicknesses too; what is typed is read in inches.
-  o.window.setStage(Stage::sheets);
+  o.stage(Stage::sheets);
   auto* speed = named(o, "Speed with the tool up");
   CHECK(speed->editor()->text() == QLocale().toString(before.machine.travel_mm_s / 25.4, 'f', 2));
   type(speed, "4");
@@ -246,12 +347,12 @@ TEST_CASE("on a small screen lanes and panel fold, and come back when asked for"
 
 TEST_CASE("sheet, machine, setting and tool can be edited in their panels") {
   Opened o;
-  o.window.setStage(Stage::sheets);
+  o.stage(Stage::sheets);
   choose(o.find<QComboBox>("holdersBox"), 0);
   o.session().settle();
   CHECK(o.project().machine.holders == 1);
   CHECK(o.session().derived().plan.pauses.size() > 2);
-  o.window.setStage(Stage::passes);
+  o.stage(Stage::passes);
   o.click("addPen");
   CHECK(find_tool(o.project(), "new-pen"));
   o.click("mirrorBox");

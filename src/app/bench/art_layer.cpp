@@ -26,15 +26,13 @@ struct ArtLayer::Work {
     image.fill(theme.ground);
     QPainter painter(&image);
     LineOptions options;
-    options.load = scene.load;
     options.strength = scene.strength;
     options.stacked = scene.stacked;
     options.hidden = scene.hidden;
-    if (scene.stacked) options.load = 0;
     options.clip = QRectF(QPointF(), QSizeF(size));
     options.stop = stop;
     paint_mat(painter, view, scene.project.machine, theme, options.clip);
-    if (!scene.stacked) paint_sheets(painter, view, scene.project, scene.load, theme);
+    if (!scene.stacked) paint_sheets(painter, view, scene.project, scene.load, scene.space, theme);
     paint_usable_area(painter, view, scene.project.machine, theme);
     paint_lines(painter, view, scene.project, scene.drawing, theme, options);
     return image;

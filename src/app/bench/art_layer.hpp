@@ -9,6 +9,7 @@
 #include <memory>
 
 #include "core/project/drawing.hpp"
+#include "render/paint.hpp"
 #include "render/view.hpp"
 
 class QPainter;
@@ -18,8 +19,9 @@ namespace dotlane {
 /// What the picture shows.
 struct ArtScene {
   Project project;
-  Drawing drawing;
-  int load = 1;                         ///< the mat load on the bench
+  Drawing drawing;  ///< what of it shows
+  int load = 1;     ///< the mat load whose sheets are shown
+  Space space = Space::figure;
   double strength = 1;                  ///< opacity of the lines
   bool stacked = false, hidden = true;  ///< see LineOptions
 };

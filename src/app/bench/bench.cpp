@@ -74,6 +74,7 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent
   connect(&session_, &Session::changed, this, &Bench::dropWanted);
   connect(&session_, &Session::derivedChanged, this, [this] {
     if (!record_) marks_.clear();
+    if (on_mats_) art_->invalidate();
     update();
   });
   connect(&session_, &Session::selectionChanged, this, [this] {
@@ -81,9 +82,8 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent
     dropWanted();
     if (picking_ && session_.selectedPieces().size() != 1) setPicking(false);
     for (const int id : session_.selectedPieces()) {
-      const Piece* piece = find_piece(session_.project(), id);
-      const Sheet* sheet = piece ? sheet_of(session_.project(), piece->stock) : nullptr;
-      if (sheet && sheet->load != load_) setLoad(sheet->load);
+      const auto loads = loadsOf(id);
+      if (!loads.empty() && !loads.contains(load_)) setLoad(*loads.begin());
     }
     update();
   });
@@ -106,7 +106,7 @@ void Bench::setView(const View& view) {
 
 void Bench::zoomToFit() {
   Box box = session_.project().machine.mat_area();
-  const Box art = session_.drawing().bounds();
+  const Box art = space().bounds();
   // The sheets in use, where they are smaller than the mat; everything off the mat as well.
   Box sheets;
   for (const auto& sheet : session_.project().sheets) {
@@ -132,6 +132,36 @@ void Bench::zoomBy(double factor, QPointF around) {
   v.origin = around - QPointF(fixed.x, fixed.y) * v.px_per_mm;
   fitted_ = false;
   setView(v);
+}
+
+void Bench::setOnMats(bool on) {
+  if (on == on_mats_) return;
+  on_mats_ = on;
+  refresh();
+}
+
+bool Bench::showsMats() const { return (on_mats_ || record_ || scrub_ >= 0) && !session_.derived().layout.as_figure(); }
+
+Drawing Bench::space() const { return showsMats() ? session_.derived().layout.on_mats(0) : session_.drawing(); }
+
+std::set<int> Bench::loadsOf(int piece) const {
+  const Piece* known = find_piece(session_.project(), piece);
+  std::set<int> out;
+  for (const auto& sheet : session_.project().sheets) {
+    if (known && sheet.stock == known->stock) out.insert(sheet.load);
+  }
+  return out;
+}
+
+Drawing Bench::shown() const {
+  if (stacked_) return session_.drawing();
+  if (showsMats()) return session_.derived().layout.on_mats(load_);
+  Drawing out;
+  for (const auto& piece : session_.drawing().pieces) {
+    const auto loads = loadsOf(piece->piece->id);
+    if (loads.empty() || loads.contains(load_)) out.pieces.push_back(piece);
+  }
+  return out;
 }
 
 void Bench::setLoad(int load) {
@@ -172,6 +202,11 @@ void Bench::setScrub(double seconds) {
   const bool other = (scrub_ >= 0) != (seconds >= 0);
   scrub_ = seconds;
   if (other) marks_.clear(), refresh();  // the lines grow fainter, or come back
+  const Plan& plan = session_.derived().plan;
+  if (scrub_ >= 0 && !plan.passes.empty()) {
+    const std::size_t pass = moment_at(plan, session_.project().machine, scrub_).pass;
+    setLoad(plan.passes[std::min(pass, plan.passes.size() - 1)].load);
+  }
   update();
 }
 
@@ -191,13 +226,13 @@ void Bench::point(const std::vector<LineRef>& lines) {
   pointed_.clear();
   for (const auto& ref : lines) {
     if (ref.line.empty()) {
-      const auto all = lines_of_piece(session_.drawing(), ref.piece);
+      const auto all = lines_of_piece(space(), ref.piece);
       pointed_.insert(pointed_.end(), all.begin(), all.end());
     } else {
       pointed_.push_back(ref);
     }
   }
-  const Box box = bounds_of(session_.drawing(), pointed_);
+  const Box box = bounds_of(space(), pointed_);
   if (!box.empty() && !canvas().contains(view_.to_px(box))) setView(View::fitting(box, canvas(), 80));
   update();
 }
@@ -218,9 +253,9 @@ void Bench::viewChanged() {
 void Bench::paintArt(QPainter& p) {
   p.fillRect(rect(), theme().ground);
   const bool rehearsing = record_ || scrub_ >= 0;
-  art_->paint(
-      p, view_, size(), devicePixelRatioF(),
-      {session_.project(), session_.drawing(), load_, rehearsing ? 0.16 : 1.0, stacked_ && !rehearsing, hidden_shown_});
+  art_->paint(p, view_, size(), devicePixelRatioF(),
+              {session_.project(), shown(), load_, showsMats() ? Space::mat : Space::figure, rehearsing ? 0.16 : 1.0,
+               stacked_ && !rehearsing, hidden_shown_});
 }
 
 void Bench::finishPainting() {
@@ -248,7 +283,7 @@ void Bench::paintSelection(QPainter& p) {
   if (!pointed_.empty()) {
     QColor glow = t.hands;
     glow.setAlpha(150);
-    paint_highlight(p, view_, session_.drawing(), pointed_, glow, 5);
+    paint_highlight(p, view_, space(), pointed_, glow, 5);
   }
   if (!session_.selection().empty()) {
     std::vector<LineRef> single;
@@ -258,7 +293,7 @@ void Bench::paintSelection(QPainter& p) {
     if (!single.empty()) {
       QColor glow = t.accent;
       glow.setAlpha(120);
-      paint_highlight(p, view_, session_.drawing(), single, glow, 5);
+      paint_highlight(p, view_, space(), single, glow, 5);
     }
     const Box bounds = frame();
     if (!bounds.empty()) {

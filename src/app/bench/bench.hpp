@@ -4,6 +4,7 @@
 #include <QLabel>
 #include <QToolButton>
 #include <QWidget>
+#include <set>
 
 #include "app/bench/art_layer.hpp"
 #include "app/bench/handles.hpp"
@@ -30,6 +31,10 @@ class Bench : public QWidget {
   /// Which mat load is on the bench.
   void setLoad(int load);
   [[nodiscard]] int load() const { return load_; }
+
+  /// Whether the bench shows what lies on the mats rather than the figure. Where both are the same, as for a card that
+  /// lies as drawn, pieces can be taken hold of there, too.
+  void setOnMats(bool on);
 
   /// Whether all layers are shown on each other in their stock's colours, and what is hidden in them besides.
   void setStacked(bool on);
@@ -81,6 +86,13 @@ class Bench : public QWidget {
   enum class Drag { none, pan, move, size, turn, band, mark, picked };
 
   [[nodiscard]] QRectF canvas() const;
+  [[nodiscard]] bool showsMats() const;
+  /// The figure, or what lies on all mats.
+  [[nodiscard]] Drawing space() const;
+  /// What of that the bench shows now.
+  [[nodiscard]] Drawing shown() const;
+  /// The mat loads with sheets of the piece's stock.
+  [[nodiscard]] std::set<int> loadsOf(int piece) const;
   /// Around what is selected, as it is or as it was asked to be.
   [[nodiscard]] Box frame() const;
   void dropWanted();
@@ -108,6 +120,7 @@ class Bench : public QWidget {
   View view_;
   bool fitted_ = true;  // keep fitting while the window changes size
   int load_ = 1;
+  bool on_mats_ = false;
   bool stacked_ = false, hidden_shown_ = true;
 
   ArtLayer* art_;

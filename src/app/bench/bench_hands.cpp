@@ -17,11 +17,7 @@ constexpr double kReachPx = 6;  // how near a click must be to a line
 }  // namespace
 
 std::optional<LineRef> Bench::hit(QPointF at) const {
-  Drawing shown;
-  for (const auto& piece : session_.drawing().pieces) {
-    const Sheet* sheet = sheet_of(session_.project(), piece->piece->stock);
-    if (stacked_ || !sheet || sheet->load == load_) shown.pieces.push_back(piece);
-  }
+  const Drawing shown = this->shown();
   const Vec mm = view_.to_mm(at);
   if (auto line = pick_line(shown, mm, kReachPx / view_.px_per_mm)) return line;
   // Not on a line: the smallest piece around the place.
@@ -81,7 +77,7 @@ void Bench::setPicking(bool on) {
   update();
 }
 
-Box Bench::frame() const { return wanted_ ? *wanted_ : bounds_of(session_.drawing(), session_.selection()); }
+Box Bench::frame() const { return wanted_ ? *wanted_ : bounds_of(space(), session_.selection()); }
 
 /// What was asked for is shown until it is there.
 void Bench::dropWanted() {
@@ -96,7 +92,7 @@ void Bench::dropWanted() {
 
 bool Bench::hasHandles() const {
   const auto& selection = session_.selection();
-  return !selection.empty() && !record_ && scrub_ < 0 && !typing_.active() && !picking_ &&
+  return !selection.empty() && !showsMats() && !record_ && scrub_ < 0 && !typing_.active() && !picking_ &&
          std::all_of(selection.begin(), selection.end(), [](const LineRef& ref) { return ref.line.empty(); });
 }
 
@@ -197,6 +193,7 @@ void Bench::mousePressEvent(QMouseEvent* event) {
   const auto pieces = session_.selectedPieces();
   const Box before = press_bounds_;
   if (std::find(pieces.begin(), pieces.end(), found->piece) == pieces.end()) selectGroup(found->piece);
+  if (showsMats()) return;  // what lies there was put there; the figure moves in the draft
   beginDrag(Drag::move);
   press_bounds_ = before;  // tells a click on what was selected already
 }
@@ -261,7 +258,7 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
   }
   if (drag == Drag::band && moved_) {
     const Vec a = view_.to_mm(band_.topLeft()), b = view_.to_mm(band_.bottomRight());
-    auto lines = lines_inside(session_.drawing(), {a.x, a.y, b.x, b.y});
+    auto lines = lines_inside(space(), {a.x, a.y, b.x, b.y});
     if (event->modifiers() & Qt::ControlModifier) {
       const auto& old = session_.selection();
       lines.insert(lines.end(), old.begin(), old.end());
@@ -320,7 +317,7 @@ void Bench::wheelEvent(QWheelEvent* event) {
 
 void Bench::nudge(double dx, double dy) {
   const auto pieces = session_.selectedPieces();
-  if (pieces.empty() || record_) return;
+  if (pieces.empty() || record_ || showsMats()) return;
   session_.commit(move_pieces(session_.project(), pieces, {dx, dy}), tr("Nudge"), "nudge");
 }
 

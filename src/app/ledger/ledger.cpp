@@ -78,11 +78,14 @@ class RowPainter : public QStyledItemDelegate {
     if (stock && stock->grammage_gsm > 0) name += tr(", %1 g/m²").arg(QLocale().toString(stock->grammage_gsm, 'f', 0));
     p.setFont(ui_font(13, true));
     p.setPen(t.ink);
-    const Sheet* sheet = sheet_of(project, id);
-    const QString mat = sheet && std::any_of(project.sheets.begin(), project.sheets.end(),
-                                             [&](const Sheet& s) { return s.load != sheet->load; })
-                            ? tr("mat load %1").arg(sheet->load)
-                            : tr("1 sheet");
+    const Sheet* sheet = first_sheet(project, id);
+    const auto own =
+        std::count_if(project.sheets.begin(), project.sheets.end(), [&](const Sheet& s) { return s.stock == id; });
+    const bool other_load = sheet && std::any_of(project.sheets.begin(), project.sheets.end(),
+                                                 [&](const Sheet& s) { return s.load != sheet->load; });
+    const QString mat = own > 1      ? tr("%1 sheets").arg(own)
+                        : other_load ? tr("mat load %1").arg(sheet->load)
+                                     : tr("1 sheet");
     QFont small = ui_font(11);
     const int mat_width = QFontMetrics(small).horizontalAdvance(mat);
     p.drawText(QRectF(38, r.top(), r.right() - 38 - mat_width - 22, r.height()), Qt::AlignVCenter,

@@ -13,7 +13,9 @@ LedgerModel::LedgerModel(Session& session, QObject* parent) : QAbstractItemModel
 
 std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const {
   std::vector<Row> out;
+  std::set<std::string> stocks;
   for (const auto& sheet : project.sheets) {
+    if (!stocks.insert(sheet.stock).second) continue;
     Row heading;
     heading.stock = sheet.stock;
     out.push_back(std::move(heading));

@@ -146,7 +146,7 @@ class FeaturesField : public QPushButton {
       const std::string on_range = tag + range;
       const bool has_range = std::find(list.entries.begin(), list.entries.end(), on_range) != list.entries.end();
       action->setChecked(from == to ? list.on(tag) : has_range);
-      connect(action, &QAction::triggered, this, [this, tag, from, to, on_range](bool on) {
+      connect(action, &QAction::triggered, this, [this, tag, from = from, to = to, on_range](bool on) {
         FeatureList next(text_value(typing_, "features"));
         if (from == to) {
           next.set(tag, on);

@@ -54,6 +54,7 @@ void RunPanel::rebuild() {
   clear(contents_);
   bar_ = nullptr;
   where_ = left_ = nullptr;
+  leads_on_ = nullptr;
   holder_boxes_.clear();
   setSubject({});
   switch (run_.state()) {
@@ -72,12 +73,9 @@ void RunPanel::rebuild() {
       break;
   }
   // The button that had the keyboard is gone: hand it to the one that leads on.
-  for (const char* name : {"startRun", "confirmLoaded", "holdRun", "resumeRun", "clearRun"}) {
-    auto* next = had_focus ? body()->findChild<QPushButton*>(QString::fromLatin1(name)) : nullptr;
-    if (!next) continue;
-    next->show();  // what is not shown yet takes no focus, and it would jump elsewhere
-    next->setFocus();
-  }
+  if (!had_focus || !leads_on_) return;
+  leads_on_->show();  // what is not shown yet takes no focus, and it would jump elsewhere
+  leads_on_->setFocus();
 }
 
 QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads, std::size_t first_pass) const {
@@ -212,11 +210,11 @@ void RunPanel::buildReady() {
   scale->setCurrentIndex(scale_row_);
   connect(scale, &QComboBox::currentIndexChanged, this, [this](int row) { scale_row_ = row; });
   contents_->addWidget(scale);
-  addButton(errors > 0 ? tr("Rehearse anyway") : tr("Rehearse on the simulated cutter"), "primary", "startRun",
-            contents_, [this, scale] {
-              run_.setTimeScale(scale->currentData().toDouble());
-              session_.whenDerived([this] { run_.start(); });
-            });
+  leads_on_ = addButton(errors > 0 ? tr("Rehearse anyway") : tr("Rehearse on the simulated cutter"), "primary",
+                        "startRun", contents_, [this, scale] {
+                          run_.setTimeScale(scale->currentData().toDouble());
+                          session_.whenDerived([this] { run_.start(); });
+                        });
 }
 
 void RunPanel::buildRunning() {
@@ -232,9 +230,9 @@ void RunPanel::buildRunning() {
   contents_->addWidget(bar_);
   auto* row = new QHBoxLayout;
   if (held) {
-    addButton(tr("Go on"), "primary", "resumeRun", row, [this] { run_.resume(); });
+    leads_on_ = addButton(tr("Go on"), "primary", "resumeRun", row, [this] { run_.resume(); });
   } else {
-    addButton(tr("Hold"), "pill", "holdRun", row, [this] { run_.hold(); });
+    leads_on_ = addButton(tr("Hold"), "pill", "holdRun", row, [this] { run_.hold(); });
   }
   addButton(tr("Cancel the run"), "pill", "cancelRun", row, [this] { run_.cancel(); });
   contents_->addLayout(row);
@@ -291,11 +289,12 @@ void RunPanel::buildPause() {
   if (!run_.problem().isEmpty()) box->addWidget(make_label(run_.problem(), "serious", card));
   contents_->addWidget(card);
   auto* row = new QHBoxLayout;
-  addButton(tr("Loaded, go on"), "primary", "confirmLoaded", row, [this] {
+  leads_on_ = addButton(tr("Loaded, go on"), "primary", "confirmLoaded", row, [this] {
     std::vector<std::string> holders;
     for (const auto* combo : holder_boxes_) holders.push_back(combo->currentData().toString().toStdString());
     run_.confirmLoaded(holders);
-  })->setFocus();
+  });
+  leads_on_->setFocus();
   addButton(tr("Cancel the run"), "pill", "cancelRun", row, [this] { run_.cancel(); });
   contents_->addLayout(row);
 }
@@ -330,7 +329,7 @@ void RunPanel::buildOver() {
   contents_->addWidget(card);
   contents_->addWidget(
       make_label(tr("The bench shows what each tool marked, at the width of its tip."), "quiet", body()));
-  addButton(tr("Set up another run"), "soft", "clearRun", contents_, [this] { run_.clear(); });
+  leads_on_ = addButton(tr("Set up another run"), "soft", "clearRun", contents_, [this] { run_.clear(); });
 }
 
 }  // namespace dotlane

@@ -32,6 +32,7 @@ class RunPanel : public Panel {
   RunController& run_;
   QVBoxLayout* contents_;
   QProgressBar* bar_ = nullptr;
+  QPushButton* leads_on_ = nullptr;  // of the buttons shown, the one to press next
   QLabel* where_ = nullptr;
   QLabel* left_ = nullptr;
   std::vector<QComboBox*> holder_boxes_;

@@ -7,14 +7,23 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "core/layout/lay_edit.hpp"
 #include "core/project/presets.hpp"
 
 namespace dotlane {
+namespace {
 
-SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets"), parent), session_(session) {
+constexpr double kPackSeconds = 10;  // longer finds little more
+
+}  // namespace
+
+SheetsPanel::SheetsPanel(Session& session, QWidget* parent)
+    : Panel(tr("Sheets"), parent), session_(session), packing_(session) {
   setObjectName(QStringLiteral("sheetsPanel"));
   sheets_ = new QVBoxLayout;
   sheets_->setSpacing(8);
+  addPacking();
+  column()->addWidget(make_line(body()));
   column()->addLayout(sheets_);
   column()->addWidget(make_line(body()));
 
@@ -75,6 +84,73 @@ SheetsPanel::SheetsPanel(Session& session, QWidget* parent) : Panel(tr("Sheets")
   update();
 }
 
+void SheetsPanel::addPacking() {
+  auto* form = addForm(tr("Laid out"));
+  gap_ = new NumberField(tr("Gap between parts"), NumberField::Kind::length, body());
+  gap_->setRange(0, 50);
+  gap_->setValue(2);
+  turns_ = new QComboBox(body());
+  turns_->setObjectName(QStringLiteral("turnsBox"));
+  turns_->setAccessibleName(tr("How parts may be turned"));
+  set_kind(turns_, "boxed");
+  for (const auto& [text, step] : {std::pair{tr("any way, in steps of 15°"), 15.0},
+                                   {tr("by quarter turns"), 90.0},
+                                   {tr("upside down"), 180.0},
+                                   {tr("not at all"), 0.0}})
+    turns_->addItem(text, step);
+  form->addRow(make_label(tr("gap"), "quiet", body()), gap_);
+  form->addRow(make_label(tr("turned"), "quiet", body()), turns_);
+  packed_ = make_label({}, "body", body());
+  packed_->setObjectName(QStringLiteral("packedText"));
+  column()->addWidget(packed_);
+  auto* row = new QHBoxLayout;
+  pack_ = new QPushButton(body());
+  pack_->setObjectName(QStringLiteral("packParts"));
+  set_kind(pack_, "soft");
+  as_drawn_ = new QPushButton(tr("As drawn"), body());
+  as_drawn_->setObjectName(QStringLiteral("layAsDrawn"));
+  as_drawn_->setToolTip(tr("Every part lies on its sheet as it stands in the figure"));
+  set_kind(as_drawn_, "pill");
+  row->addWidget(pack_, 1);
+  row->addWidget(as_drawn_);
+  column()->addLayout(row);
+  connect(pack_, &QPushButton::clicked, this, [this] {
+    if (packing_.running()) return packing_.enough();
+    NestOptions options;
+    options.gap_mm = gap_->value();
+    options.turns = turns_in_steps(turns_->currentData().toDouble());
+    packing_.start(options, kPackSeconds);
+  });
+  connect(as_drawn_, &QPushButton::clicked, this,
+          [this] { session_.commit(lay_as_drawn(session_.project()), tr("Lay everything as drawn")); });
+  connect(&packing_, &PackRun::changed, this, &SheetsPanel::showPacking);
+  connect(&session_, &Session::derivedChanged, this, &SheetsPanel::update);
+}
+
+void SheetsPanel::showPacking() {
+  const bool running = packing_.running();
+  pack_->setText(running ? tr("Good enough") : tr("Pack the parts"));
+  pack_->setEnabled(running || !session_.project().pieces.empty());
+  const Layout& layout = session_.derived().layout;
+  const bool drawn =
+      std::all_of(layout.laid.begin(), layout.laid.end(), [](const LaidPart& part) { return part.drawn; });
+  as_drawn_->setEnabled(!running && !drawn);
+  const auto waiting =
+      std::count_if(layout.laid.begin(), layout.laid.end(), [](const LaidPart& part) { return part.sheet == 0; });
+  QString text = layout.parts.empty() ? tr("A part appears for everything that comes off a sheet as one.")
+                 : drawn              ? tr("%1, as drawn.").arg(counted(layout.laid.size(), tr("part"), tr("parts")))
+                         : tr("%1, each in its own place.").arg(counted(layout.laid.size(), tr("part"), tr("parts")));
+  if (waiting > 0)
+    text += QStringLiteral(" ") + tr("%1 waiting: larger than any sheet, or the shelf is used up.").arg(waiting);
+  if (running) {
+    text = packing_.sheets() == 0 ? tr("Packing…")
+                                  : tr("So far %1, filled to %2 %.")
+                                        .arg(counted(packing_.sheets(), tr("sheet"), tr("sheets")))
+                                        .arg(QLocale().toString(100 * packing_.density(), 'f', 0));
+  }
+  packed_->setText(text);
+}
+
 void SheetsPanel::editMachine(const QString& label, const std::string& key,
                               const std::function<void(Machine&)>& change) {
   Project next = session_.project();
@@ -84,6 +160,8 @@ void SheetsPanel::editMachine(const QString& label, const std::string& key,
 
 void SheetsPanel::update() {
   const Project& project = session_.project();
+  gap_->setValue(gap_->value(), project.unit);
+  showPacking();
   const Machine& m = project.machine;
   std::string shape;
   for (const auto& sheet : project.sheets) shape += std::to_string(sheet.id) + sheet.stock + ";";
@@ -188,14 +266,14 @@ void SheetsPanel::update() {
       connect(grammage, &NumberField::edited, this,
               [edit_stock](double v) { edit_stock(tr("Change the grammage"), "gsm", &Stock::grammage_gsm, v); });
       for (auto* f : {thick, grammage}) connect(f, &NumberField::committed, &session_, &Session::seal);
-      refresh_.push_back([this, sheet_now, stock_id, swatch, name, load, thick, grammage, clear] {
+      refresh_.push_back([this, id, sheet_now, stock_id, swatch, name, load, thick, grammage, clear] {
         const Stock* stock = find_stock(session_.project(), stock_id);
         if (const Sheet* x = sheet_now()) load->setValue(x->load);
         if (!stock) return;
         swatch->setPixmap(swatch_icon(to_qcolor(stock->color)).pixmap(16, 16));
-        const auto n = std::count_if(session_.project().pieces.begin(), session_.project().pieces.end(),
-                                     [&](const Shared<Piece>& p) { return p->stock == stock_id; });
-        name->setText(QStringLiteral("%1  ·  %2").arg(qs(stock->name), counted(n, tr("piece"), tr("pieces"))));
+        const auto& laid = session_.derived().layout.laid;
+        const auto n = std::count_if(laid.begin(), laid.end(), [&](const LaidPart& p) { return p.sheet == id; });
+        name->setText(QStringLiteral("%1  ·  %2").arg(qs(stock->name), counted(n, tr("part"), tr("parts"))));
         thick->setValue(stock->thickness_mm, session_.project().unit);
         grammage->setValue(stock->grammage_gsm);
         clear->setChecked(stock->clear);

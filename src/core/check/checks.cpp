@@ -6,8 +6,10 @@
 
 #include "core/check/doubled.hpp"
 #include "core/check/fill_checks.hpp"
+#include "core/check/layout_checks.hpp"
 #include "core/check/lettering_checks.hpp"
 #include "core/check/shape_checks.hpp"
+#include "core/layout/nest.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/recipe_edit.hpp"
@@ -35,7 +37,9 @@ class Checker {
     for (auto& finding : check_shapes(project_, drawing_)) out_.push_back(std::move(finding));
     for (auto& finding : check_lettering(project_, drawing_)) out_.push_back(std::move(finding));
     for (auto& finding : check_fills(project_, drawing_, plan_)) out_.push_back(std::move(finding));
+    for (auto& finding : check_layout(project_, drawing_, layout_)) out_.push_back(std::move(finding));
     order();
+    run_of_some();
     through_clear();
     notes();
     guesses();
@@ -64,6 +68,27 @@ class Checker {
     }
   }
 
+  /// What lies on the sheets, top layer first.
+  std::vector<std::pair<const Sheet*, const LaidPiece*>> laid_pieces() const {
+    std::vector<std::pair<const Sheet*, const LaidPiece*>> out;
+    for (const auto& placed : layout_.sheets) {
+      for (const auto& piece : placed.pieces) out.emplace_back(&placed.sheet, &piece);
+    }
+    std::stable_sort(out.begin(), out.end(),
+                     [](const auto& a, const auto& b) { return a.second->layer < b.second->layer; });
+    return out;
+  }
+
+  /// The part that it is all of, unless it lies there as drawn.
+  const LaidPart* own_part(const LaidPiece& piece) const {
+    for (const auto& line : *piece.laid) {
+      for (const std::size_t k : line) {
+        if (k != npos) return layout_.laid[k].drawn ? nullptr : &layout_.laid[k];
+      }
+    }
+    return nullptr;
+  }
+
   /// How far the box reaches beyond the area, mm; 0 inside.
   static double beyond(const Box& box, const Box& area) {
     return std::max({0.0, area.x0 - box.x0, area.y0 - box.y0, box.x1 - area.x1, box.y1 - area.y1});
@@ -78,11 +103,12 @@ class Checker {
         add("sheet-off-mat", Severity::warning, {{"stock", stock->name}, {"past", beyond(sheet.area, mat)}});
       }
     }
-    for (const auto& piece : drawing_.pieces) {
+    for (const auto& [sheet, laid] : laid_pieces()) {
+      const DrawnPiece* piece = laid->drawn.get();
+      const LaidPart* part = own_part(*laid);
       std::vector<LineRef> off_mat, off_usable, off_sheet;
       Box run;  // what a tool will follow
       double past_sheet = 0;
-      const Sheet* sheet = sheet_of(project_, piece->piece->stock);
       for (std::size_t i = 0; i < piece->line_bounds.size(); ++i) {
         const Line& line = piece->piece->lines[i];
         const Box& box = piece->line_bounds[i];
@@ -94,17 +120,17 @@ class Checker {
         } else if (beyond(box, usable) > kSlack) {
           off_usable.push_back(ref);
         }
-        if (sheet && beyond(box, sheet->area) > kSlack) {
+        if (beyond(box, sheet->area) > kSlack) {
           off_sheet.push_back(ref);
           past_sheet = std::max(past_sheet, beyond(box, sheet->area));
         }
       }
       const bool fits = run.width() <= usable.width() && run.height() <= usable.height();
       auto offer = [&](Finding& finding) {
-        if (fits)
+        if (fits && !part)
           finding.fixes.push_back({Fix::Kind::bring_onto_mat, {"fix-onto-mat"}, "", 0, {{piece->piece->id, ""}}});
       };
-      const Figures figures{{"piece", piece->piece->name},
+      const Figures figures{{"piece", part ? layout_.parts[part->part].name : piece->piece->name},
                             {"width", run.width()},
                             {"height", run.height()},
                             {"room-width", usable.width()},
@@ -178,14 +204,17 @@ class Checker {
     const Machine& m = project_.machine;
     for (const auto& placed : layout_.sheets) {
       const Stock* stock = find_stock(project_, placed.sheet.stock);
-      if (!stock || placed.parts.empty()) continue;
+      if (!stock || placed.pieces.empty()) continue;
       if (stock->thickness_mm > m.rated_thickness_mm) {
         add("stock-over-rating", Severity::warning,
             {{"stock", stock->name}, {"thick", stock->thickness_mm}, {"most", m.rated_thickness_mm}});
       }
       std::set<Role> used;
-      for (const auto& part : placed.parts) {
-        for (const auto& line : part->piece->lines) used.insert(line.role);
+      for (const auto& piece : placed.pieces) {
+        const auto& lines = piece.drawn->piece->lines;
+        for (std::size_t i = 0; i < lines.size(); ++i) {
+          if (!piece.drawn->flat->lines[i].polylines.empty()) used.insert(lines[i].role);
+        }
       }
       for (const Role role : used) {
         const double force = setting_for(*stock, role).force_gf;
@@ -206,7 +235,7 @@ class Checker {
       for (const auto& c : line.path->contours) {
         if (c.closed || c.segments.empty()) continue;
         any = true;
-        const double gap = distance(piece.to_mat(c.start), piece.to_mat(c.segments.back().end));
+        const double gap = distance(piece.map(c.start), piece.map(c.segments.back().end));
         near = near && gap <= kClosable;
         if (gap <= kClosable) widest = std::max(widest, gap);
       }
@@ -232,13 +261,14 @@ class Checker {
       std::vector<std::vector<Polyline>> polylines;
       std::vector<LineRef> owner;
       std::map<LineRef, double> length;
-      for (const auto& part : placed.parts) {
-        for (std::size_t i = 0; i < part->piece->lines.size(); ++i) {
-          const Line& line = part->piece->lines[i];
+      for (const auto& laid : placed.pieces) {
+        const DrawnPiece& piece = *laid.drawn;
+        for (std::size_t i = 0; i < piece.piece->lines.size(); ++i) {
+          const Line& line = piece.piece->lines[i];
           if (line.role != Role::cut) continue;
-          for (const auto& polyline : part->flat->lines[i].polylines) {
-            polylines.push_back({part->on_mat(polyline)});
-            owner.push_back({part->piece->id, line.id});
+          for (const auto& polyline : piece.flat->lines[i].polylines) {
+            polylines.push_back({piece.mapped(polyline)});
+            owner.push_back({piece.piece->id, line.id});
             length[owner.back()] += length_of(polylines.back().front());
           }
         }
@@ -281,6 +311,16 @@ class Checker {
         return;
       }
     }
+  }
+
+  void run_of_some() {
+    const Handwork hands = handwork_of(plan_);
+    if (hands.returns > 0) add("mat-returns", Severity::warning, {{"mats", 1.0 * hands.returns}});
+    const auto parts =
+        std::count_if(layout_.laid.begin(), layout_.laid.end(), [](const LaidPart& laid) { return laid.not_now; });
+    if (parts > 0 || !plan_.not_now.empty())
+      add("not-now", Severity::info,
+          {{"parts", static_cast<double>(parts)}, {"passes", static_cast<double>(plan_.not_now.size())}});
   }
 
   /// What is engraved on the back of a clear blank reads through it when it is mirrored exactly once.
@@ -377,6 +417,8 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
       return remove_lines(std::move(project), lines);
     case Fix::Kind::confirm_roles:
       return confirm_roles(std::move(project), lines);
+    case Fix::Kind::find_room:
+      return find_room(project, drawing, lay_out(project, drawing), fix.laid);
     case Fix::Kind::restore_order:
       project.plan.role_order = PlanSettings{}.role_order;
       project.plan.pass_order.clear();

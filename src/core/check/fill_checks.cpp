@@ -72,7 +72,7 @@ Figures letters_named(const Filled& f, const std::vector<std::size_t>& parts) {
 Figures these(const Filled& f, const std::vector<std::size_t>& parts) {
   Figures out = letters_named(f, parts);
   if (out.empty()) {
-    const Vec at = f.drawn.to_mat(f.subject.made->parts[parts.front()].at);
+    const Vec at = f.drawn.map(f.subject.made->parts[parts.front()].at);
     out = {{"x", at.x}, {"y", at.y}};
   }
   out["shapes"] = static_cast<double>(parts.size());
@@ -88,7 +88,7 @@ std::optional<Fix> better_angle(const Filled& f, double weakest) {
   const FillTrial& best = advice.curve[advice.best];
   if (best.weakest_share < weakest + 0.05) return std::nullopt;
   const double turned = Reading(*find_kind(step_kinds(), "fill"), f.step.values).is("angle-from", "mat")
-                            ? std::atan2(-f.drawn.to_mat.b, f.drawn.to_mat.a) * 180 / std::numbers::pi
+                            ? std::atan2(-f.drawn.map.b, f.drawn.map.a) * 180 / std::numbers::pi
                             : 0;
   const double angle = best.options.angle + turned;
   return f.change({"fix-angle", {{"angle", angle}}}, {{"angle", angle}});

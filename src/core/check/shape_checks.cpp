@@ -31,7 +31,7 @@ Region region_on_mat(const DrawnPiece& piece, std::size_t line) {
   std::vector<Ring> rings;
   for (const auto& polyline : piece.flat->lines[line].polylines) {
     if (!polyline.closed) continue;
-    const auto placed = piece.on_mat(polyline);
+    const auto placed = piece.mapped(polyline);
     rings.emplace_back(placed.points.begin(), placed.points.end() - 1);
   }
   return region_of(rings, piece.piece->lines[line].path->fill_rule);
@@ -47,7 +47,7 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
     bool any = false;
     for (const auto& polyline : piece.flat->lines[i].polylines) {
       if (!polyline.closed) continue;
-      const double area = std::abs(signed_area_of(polyline) * piece.to_mat.determinant());
+      const double area = std::abs(signed_area_of(polyline) * piece.map.determinant());
       if (area >= project.checks.tiny_mm2) continue;
       least = tiny == 0 ? area : std::min(least, area);
       ++tiny;
@@ -148,7 +148,7 @@ void badge_rims(const Project& project, const Drawing& drawing, std::vector<Find
         if (!runs(role) || role == Role::cut || role == Role::score) continue;
         double far = 0;
         for (const auto& polyline : piece->flat->lines[i].polylines) {
-          for (const Vec p : polyline.points) far = std::max(far, distance(piece->to_mat(p), centre));
+          for (const Vec p : polyline.points) far = std::max(far, distance(piece->map(p), centre));
         }
         if (far <= face.clear_radius * scale + 0.01 || far > face.cut / 2 * scale + 0.01) continue;
         lines.push_back({piece->piece->id, piece->piece->lines[i].id});

@@ -3,20 +3,18 @@
 #include <set>
 
 #include "core/format/json_fields.hpp"
+#include "core/format/laying_json.hpp"
 #include "core/format/picture_text.hpp"
 #include "core/format/project_json.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/geometry/path_data.hpp"
+#include "core/project/bounds.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/project/presets.hpp"
 
 namespace dotlane {
 namespace {
-
-// As in drawings: nothing lies farther from the origin than this, and all sizes follow from it.
-constexpr double kFarthest = 1e5;  // mm
-constexpr const char* kTooFar = "it lies more than 100 m from the origin";
 
 Role read_role(const Json& json, const std::string& where) {
   const auto role = json.is_string() ? role_from(json.get<std::string>()) : std::nullopt;
@@ -173,11 +171,6 @@ Piece read_piece(const Json& json, const std::string& where) {
   double m[6] = {1, 0, 0, 1, 0, 0};
   f.numbers("placement", m);
   piece.placement = {m[0], m[1], m[2], m[3], m[4], m[5]};
-  if (std::abs(piece.placement.determinant()) < 1e-12) f.bad("placement", "the matrix flattens the piece");
-  if (std::abs(m[4]) > kFarthest || std::abs(m[5]) > kFarthest) f.bad("placement", kTooFar);
-  for (int i = 0; i < 4; ++i) {
-    if (std::abs(m[i]) > 1e4) f.bad("placement", "the matrix makes the piece more than 10,000 times as large");
-  }
   f.boolean("aspect_locked", piece.aspect_locked);
   f.text("group", piece.group);
   f.boolean("helper", piece.helper);
@@ -214,12 +207,19 @@ Piece read_piece(const Json& json, const std::string& where) {
         piece.lines.push_back(read_line(line, at));
         const Line& read = piece.lines.back();
         if (!ids.insert(read.id).second) throw BadField{at + ".id", "this id is already taken in the piece"};
-        const Box box = bounds_of(transformed(*read.path, piece.placement));
-        if (!box.empty() &&
-            std::max({std::abs(box.x0), std::abs(box.y0), std::abs(box.x1), std::abs(box.y1)}) > kFarthest)
-          throw BadField{at + ".d", kTooFar};
       },
       1'000'000);
+  switch (const BrokenBound broken = broken_bound(piece); broken.bound) {
+    case Bound::kept:
+      break;
+    case Bound::flattened:
+      f.bad("placement", "the matrix flattens the piece");
+    case Bound::enlarged:
+      f.bad("placement", "the matrix makes the piece more than 10,000 times as large");
+    case Bound::distant:
+      if (broken.line == BrokenBound::npos) f.bad("placement", kTooFar);
+      throw BadField{f.name_of("lines") + "[" + std::to_string(broken.line) + "].d", kTooFar};
+  }
   piece.unknown = f.unknown();
   return piece;
 }
@@ -251,6 +251,19 @@ Tool read_tool(const Json& json, const std::string& where) {
   return tool;
 }
 
+/// The one of these whose word the file says; unknown words are errors.
+template <class Options, class T>
+void read_word(Fields& f, const char* key, const Options& options, T& out) {
+  std::string said{word(out)};
+  f.text(key, said);
+  for (const T option : options) {
+    if (said == word(option)) return void(out = option);
+  }
+  std::string all;
+  for (const T option : options) all += (all.empty() ? "" : ", ") + std::string(word(option));
+  f.bad(key, "one of these is expected: " + all);
+}
+
 Stock read_stock(const Json& json, const std::string& where) {
   Fields f(json, where);
   Stock stock;
@@ -275,25 +288,10 @@ Stock read_stock(const Json& json, const std::string& where) {
       stock.settings[role] = setting;
     }
   }
+  read_word(f, "laid_out", kLaidOut, stock.laid_out);
+  read_word(f, "grain", kGrains, stock.grain);
   stock.unknown = f.unknown();
   return stock;
-}
-
-Sheet read_sheet(const Json& json, const std::string& where) {
-  Fields f(json, where);
-  Sheet sheet;
-  f.integer("id", sheet.id, 1, 1'000'000);
-  f.text("stock", sheet.stock);
-  f.integer("load", sheet.load, 1, 1000);
-  double a[4] = {0, 0, 304.8, 304.8};
-  f.numbers("area_mm", a);
-  for (const double v : a) {
-    if (std::abs(v) > kFarthest) f.bad("area_mm", kTooFar);
-  }
-  if (!(a[2] > 0 && a[3] > 0)) f.bad("area_mm", "a width and a height above zero are expected");
-  sheet.area = Box::of(a[0], a[1], a[2], a[3]);
-  sheet.unknown = f.unknown();
-  return sheet;
 }
 
 void read_machine(Machine& m, const Json& json, const std::string& where) {
@@ -341,6 +339,11 @@ void read_plan(PlanSettings& plan, const Json& json, const std::string& where) {
     plan.pass_order.push_back(key.get<std::string>());
   });
   f.boolean("mirrored", plan.mirrored);
+  f.boolean("by_tool", plan.by_tool);
+  f.list("not_now", [&](const Json& key, const std::string& at) {
+    if (!key.is_string()) throw BadField{at, "the key of a pass is expected"};
+    plan.not_now.push_back(key.get<std::string>());
+  });
   plan.unknown = f.unknown();
 }
 
@@ -352,6 +355,10 @@ Project read_project(const Json& json) {
   if (format != "dot-lane project") throw BadField{"format", "this is not a Dot Lane project"};
   int version = 0;
   f.integer("version", version, 1, 1'000'000);
+  if (version > kFormatVersion) {
+    throw BadField{"version", "this project is of version " + std::to_string(version) + "; this Dot Lane reads up to " +
+                                  std::to_string(kFormatVersion) + ": open it with a newer one"};
+  }
   f.text("name", p.name);
   std::string unit = "mm";
   f.text("unit", unit);
@@ -362,6 +369,9 @@ Project read_project(const Json& json) {
     if (!ids.insert(p.pieces.back()->id).second) throw BadField{at + ".id", "this id is already taken"};
   });
   f.list("sheets", [&](const Json& sheet, const std::string& at) { p.sheets.push_back(read_sheet(sheet, at)); });
+  f.list("parts", [&](const Json& part, const std::string& at) { p.parts.push_back(read_part(part, at)); });
+  if (const Json* laying = f.find("laying")) p.laying = read_laying(*laying, f.name_of("laying"));
+  f.list("shelf", [&](const Json& item, const std::string& at) { p.shelf.push_back(read_shelf_item(item, at)); });
   if (f.find("stocks")) p.stocks.clear();
   f.list("stocks", [&](const Json& stock, const std::string& at) { p.stocks.push_back(read_stock(stock, at)); });
   if (f.find("tools")) p.tools.clear();
@@ -398,12 +408,6 @@ Project read_project(const Json& json) {
   // A piece whose stock has no sheet would be in no plan and no finding.
   add_missing_sheets(p);
   p.unknown = f.unknown();
-  // What a newer program wrote is newer than what this one knows: its number stays with the unknown fields.
-  if (version > kFormatVersion) {
-    Json rest = p.unknown.empty() ? Json::object() : Json::parse(p.unknown);
-    rest["version"] = version;
-    p.unknown = rest.dump();
-  }
   return p;
 }
 

@@ -1,33 +1,11 @@
-#include <nlohmann/json.hpp>
-
+#include "core/format/json_values.hpp"
+#include "core/format/laying_json.hpp"
 #include "core/format/picture_text.hpp"
 #include "core/format/project_json.hpp"
 #include "core/geometry/path_data.hpp"
 
 namespace dotlane {
 namespace {
-
-using Json = nlohmann::ordered_json;
-
-/// Puts back the fields that the reader did not know.
-void keep(Json& json, const Unknown& unknown) {
-  if (unknown.empty()) return;
-  const Json rest = Json::parse(unknown);
-  for (const auto& [key, value] : rest.items()) json[key] = value;
-}
-
-// Fields are set one by one: nested initializer lists of JSON take the compiler ten times as long.
-
-template <class Range, class To>
-Json list_of(const Range& range, To to) {
-  Json out = Json::array();
-  for (const auto& item : range) out.push_back(to(item));
-  return out;
-}
-
-Json numbers(std::initializer_list<double> list) {
-  return list_of(list, [](double v) { return Json(v); });
-}
 
 Json role_words(const std::vector<Role>& roles) {
   return list_of(roles, [](Role r) { return Json(word(r)); });
@@ -181,16 +159,8 @@ Json to_value(const Stock& s) {
   j["grammage_gsm"] = s.grammage_gsm;
   j["settings"] = std::move(settings);
   if (s.clear) j["clear"] = true;
-  keep(j, s.unknown);
-  return j;
-}
-
-Json to_value(const Sheet& s) {
-  Json j;
-  j["id"] = s.id;
-  j["stock"] = s.stock;
-  j["load"] = s.load;
-  j["area_mm"] = numbers({s.area.x0, s.area.y0, s.area.width(), s.area.height()});
+  if (s.laid_out != LaidOut::as_drawn) j["laid_out"] = word(s.laid_out);
+  if (s.grain != Grain::none) j["grain"] = word(s.grain);
   keep(j, s.unknown);
   return j;
 }
@@ -224,6 +194,8 @@ Json to_value(const PlanSettings& p) {
   j["role_order"] = role_words(p.role_order);
   j["pass_order"] = list_of(p.pass_order, [](const std::string& key) { return Json(key); });
   j["mirrored"] = p.mirrored;
+  if (p.by_tool) j["by_tool"] = true;
+  if (!p.not_now.empty()) j["not_now"] = list_of(p.not_now, [](const std::string& key) { return Json(key); });
   keep(j, p.unknown);
   return j;
 }
@@ -239,6 +211,9 @@ std::string to_json(const Project& project) {
   j["machine"] = to_value(project.machine);
   j["sheets"] = list_of(project.sheets, [](const Sheet& s) { return to_value(s); });
   j["pieces"] = list_of(project.pieces, [](const Shared<Piece>& p) { return to_value(*p); });
+  if (!project.parts.empty()) j["parts"] = list_of(project.parts, [](const PartRecord& r) { return to_value(r); });
+  if (!project.shelf.empty()) j["shelf"] = list_of(project.shelf, [](const ShelfItem& s) { return to_value(s); });
+  if (!(project.laying == LaySettings{})) j["laying"] = to_value(project.laying);
   j["plan"] = to_value(project.plan);
   j["tools"] = list_of(project.tools, [](const Tool& t) { return to_value(t); });
   j["stocks"] = list_of(project.stocks, [](const Stock& s) { return to_value(s); });

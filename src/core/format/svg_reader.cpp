@@ -74,7 +74,7 @@ class Reader {
   std::unordered_set<std::string> used_ids_;
   std::map<std::string, int> kinds_;
   std::vector<std::string> texts_;
-  int images_ = 0, hidden_ = 0, clips_ = 0, foreign_ = 0;
+  int images_ = 0, hidden_ = 0, dots_ = 0, clips_ = 0, foreign_ = 0;
   std::vector<LineRef> unpainted_;
   Artwork art_;
 
@@ -487,7 +487,13 @@ class Reader {
       ++hidden_;
       return;
     }
-    Path path = with_meeting_ends_closed(transformed(outline(node, name, context), context.to_mm));
+    Path drawn = transformed(outline(node, name, context), context.to_mm);
+    if (context.style.stroke && context.style.capped) {
+      dots_ += static_cast<int>(std::count_if(drawn.contours.begin(), drawn.contours.end(), [](const Contour& c) {
+        return is_point(c) && (c.closed || !c.segments.empty());
+      }));
+    }
+    Path path = with_meeting_ends_closed(std::move(drawn));
     if (path.contours.empty()) return;
     path.fill_rule = context.style.fill_rule;
     for (const auto& contour : path.contours) {
@@ -552,6 +558,7 @@ class Reader {
     if (images_ > 0) note("image-left-out", Severity::warning, {{"pictures", 1.0 * images_}});
     if (foreign_ > 0) note("embedded-left-out", Severity::warning, {{"objects", 1.0 * foreign_}});
     if (clips_ > 0) note("clip-ignored", Severity::warning, {{"clips", 1.0 * clips_}});
+    if (dots_ > 0) note("dots-left-out", Severity::warning, {{"dots", 1.0 * dots_}});
     if (hidden_ > 0) note("hidden-left-out", Severity::info, {{"elements", 1.0 * hidden_}});
     if (!unpainted_.empty())
       note("unpainted", Severity::info, {{"lines", static_cast<double>(unpainted_.size())}}, unpainted_);

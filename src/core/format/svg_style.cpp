@@ -83,6 +83,8 @@ void apply(SvgStyle& style, std::string_view property, std::string_view value, c
       const auto first = in.number();
       style.dashed = first && *first > 0;
     }
+  } else if (property == "stroke-linecap") {
+    if (value != "inherit") style.capped = value == "round" || value == "square";
   } else if (property == "visibility") {
     if (value == "visible") style.visible = true;
     if (value == "hidden" || value == "collapse") style.visible = false;

@@ -20,6 +20,7 @@ struct SvgStyle {
   Color current_color;
   FillRule fill_rule = FillRule::nonzero;
   bool dashed = false;
+  bool capped = false;  ///< round or square ends: a stroke of no length is a dot
   bool visible = true;
   bool displayed = true;
 };

@@ -1,8 +1,10 @@
 #include "core/format/svg_writer.hpp"
 
+#include <algorithm>
 #include <pugixml.hpp>
 #include <set>
 #include <sstream>
+#include <tuple>
 
 #include "core/geometry/path_data.hpp"
 #include "core/project/edit.hpp"
@@ -32,9 +34,10 @@ class Writer {
       auto group = add_group(root, "not-run", "not run");
       for (const auto& placed : layout_.sheets) {
         if (selection.sheet != 0 && placed.sheet.id != selection.sheet) continue;
-        for (const auto& part : placed.parts) {
-          for (std::size_t i = 0; i < part->piece->lines.size(); ++i) {
-            if (!runs(part->piece->lines[i].role)) add_line(group, placed, *part, i);
+        for (const auto& laid : placed.pieces) {
+          const auto& lines = laid.drawn->piece->lines;
+          for (std::size_t i = 0; i < lines.size(); ++i) {
+            if (!runs(lines[i].role)) add_line(group, placed, *laid.drawn, i);
           }
         }
       }
@@ -46,12 +49,15 @@ class Writer {
       auto group = add_group(
           root, "pass-" + std::to_string(pass.index),
           std::to_string(pass.index) + " " + std::string(word(pass.role)) + " " + (tool ? tool->name : pass.tool));
-      std::set<std::pair<int, std::size_t>> lines;
-      for (const auto& stroke : pass.strokes) lines.insert({stroke.piece, stroke.line});
+      std::set<std::tuple<std::size_t, int, std::size_t>> wanted;  // laid part, piece and line
+      for (const auto& stroke : pass.strokes) wanted.insert({stroke.laid, stroke.piece, stroke.line});
       for (const auto& placed : layout_.sheets) {
-        for (const auto& part : placed.parts) {
-          for (std::size_t i = 0; i < part->piece->lines.size(); ++i) {
-            if (lines.contains({part->piece->id, i})) add_line(group, placed, *part, i);
+        if (placed.sheet.id != pass.sheet) continue;
+        for (const auto& piece : placed.pieces) {
+          for (std::size_t i = 0; i < piece.laid->size(); ++i) {
+            const auto& parts = (*piece.laid)[i];
+            const auto in_pass = [&](std::size_t k) { return wanted.contains({k, piece.drawn->piece->id, i}); };
+            if (std::any_of(parts.begin(), parts.end(), in_pass)) add_line(group, placed, *piece.drawn, i);
           }
         }
       }
@@ -78,12 +84,12 @@ class Writer {
     return group;
   }
 
-  void add_line(pugi::xml_node group, const PlacedSheet& placed, const DrawnPiece& part, std::size_t index) {
-    const Line& line = part.piece->lines[index];
-    Affine map = part.to_mat;
+  void add_line(pugi::xml_node group, const LaidSheet& placed, const DrawnPiece& piece, std::size_t index) {
+    const Line& line = piece.piece->lines[index];
+    Affine map = piece.map;
     if (plan_.mirrored) map = Affine{-1, 0, 0, 1, placed.sheet.area.x0 + placed.sheet.area.x1, 0} * map;
     auto path = group.append_child("path");
-    std::string id = std::to_string(part.piece->id) + "-" + line.id;
+    std::string id = std::to_string(piece.piece->id) + "-" + line.id;
     if (ids_.insert(id).second) path.append_attribute("id") = id.c_str();
     const Tool* tool = find_tool(project_, line.tool);
     const Color color = line.role == Role::draw && tool ? tool->ink : line.color;
@@ -103,7 +109,7 @@ std::string write_svg(const Project& project, const Layout& layout, const Plan& 
 
 std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std::string& title) {
   Box box = page;
-  for (const auto& piece : drawing.pieces) box.add(bounds_on_mat(*piece));
+  for (const auto& piece : drawing.pieces) box.add(tight_bounds(*piece));
   if (box.empty()) box = Box::of(0, 0, 10, 10);
   pugi::xml_document document;
   auto root = document.append_child("svg");
@@ -132,7 +138,38 @@ std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std
       path.append_attribute("stroke-width") = "0.2";
       path.append_attribute("fill") = line.filled ? hex(line.color).c_str() : "none";
       if (line.path->fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
-      path.append_attribute("d") = path_data(transformed(*line.path, (*piece)->to_mat), kDecimals + 1).c_str();
+      path.append_attribute("d") = path_data(transformed(*line.path, (*piece)->map), kDecimals + 1).c_str();
+    }
+  }
+  std::ostringstream out;
+  document.save(out, "  ");
+  return out.str();
+}
+
+std::string write_sheets_svg(double width, double height, std::size_t sheets, const std::vector<SheetPath>& paths) {
+  constexpr double kBetween = 10;
+  pugi::xml_document document;
+  auto root = document.append_child("svg");
+  const double all = std::max(width, static_cast<double>(sheets) * (width + kBetween) - kBetween);
+  const std::string w = rounded_text(all, kDecimals), h = rounded_text(height, kDecimals);
+  root.append_attribute("xmlns") = "http://www.w3.org/2000/svg";
+  root.append_attribute("width") = (w + "mm").c_str();
+  root.append_attribute("height") = (h + "mm").c_str();
+  root.append_attribute("viewBox") = ("0 0 " + w + " " + h).c_str();
+  for (std::size_t s = 0; s < sheets; ++s) {
+    auto group = root.append_child("g");
+    const double x = static_cast<double>(s) * (width + kBetween);
+    group.append_attribute("id") = ("sheet-" + std::to_string(s + 1)).c_str();
+    group.append_attribute("transform") = ("translate(" + rounded_text(x, kDecimals) + " 0)").c_str();
+    group.append_attribute("fill") = "none";
+    group.append_attribute("stroke-width") = "0.2";
+    for (const auto& p : paths) {
+      if (p.sheet != s) continue;
+      auto path = group.append_child("path");
+      path.append_attribute("id") = p.id.c_str();
+      path.append_attribute("stroke") = hex(p.color).c_str();
+      if (p.path.fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
+      path.append_attribute("d") = path_data(p.path, kDecimals).c_str();
     }
   }
   std::ostringstream out;

@@ -17,4 +17,16 @@ namespace dotlane {
 /// colour and whether it is filled; one group for each piece when there are several.
 [[nodiscard]] std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std::string& title);
 
+/// A path on one of several sheets, mm from that sheet's top left corner.
+struct SheetPath {
+  std::size_t sheet = 0;
+  std::string id;
+  Color color;
+  Path path;
+};
+
+/// Sheets of one size side by side, each a group "sheet-1", "sheet-2"... with its own origin.
+[[nodiscard]] std::string write_sheets_svg(double width_mm, double height_mm, std::size_t sheets,
+                                           const std::vector<SheetPath>& paths);
+
 }  // namespace dotlane

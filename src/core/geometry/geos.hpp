@@ -1,4 +1,4 @@
-// Regions to GEOS and back, for dense.cpp and centre_line.cpp.
+// Regions to GEOS and back, for the files here that ask GEOS.
 #pragma once
 
 #include <geos_c.h>
@@ -7,6 +7,7 @@
 #include <memory>
 #include <optional>
 
+#include "core/geometry/failure.hpp"
 #include "core/geometry/region.hpp"
 
 namespace dotlane {
@@ -92,6 +93,28 @@ class Geos {
   }
 
   GEOSContextHandle_t context_;
+};
+
+/// A region as prepared geometry: an index over its edges, for many questions. Throws GeometryFailure where GEOS
+/// refuses.
+struct PreparedRegion {
+  Geos geos;
+  Geos::Shape shape;
+  const GEOSPreparedGeometry* prepared = nullptr;
+
+  explicit PreparedRegion(const Region& region) : shape(geos.polygons(parts_of(region))) {
+    if (shape) prepared = GEOSPrepare_r(*geos, shape.get());
+    if (!prepared) throw GeometryFailure("step-failed/kernel");
+  }
+  ~PreparedRegion() { GEOSPreparedGeom_destroy_r(*geos, prepared); }
+  PreparedRegion(const PreparedRegion&) = delete;
+  PreparedRegion& operator=(const PreparedRegion&) = delete;
+
+  /// GEOS answers 0, 1, or 2 for a failure.
+  static bool yes(char answer) {
+    if (answer == 2) throw GeometryFailure("step-failed/kernel");
+    return answer == 1;
+  }
 };
 
 }  // namespace dotlane

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/geometry/clusters.hpp"
 #include "core/geometry/dense.hpp"
 
 namespace dotlane {
@@ -21,7 +22,6 @@ std::size_t vertices_in(const ClipperLib::Paths& rings) {
 struct Cluster {
   ClipperLib::Paths rings;
   cInt x0 = 0, y0 = 0, x1 = -1, y1 = -1;
-  std::vector<std::size_t> ids;  // what was gathered here, where the caller numbered it
   std::size_t members = 1;
   void add(const ClipperLib::Path& ring) {
     for (const auto& p : ring) {
@@ -33,7 +33,6 @@ struct Cluster {
     }
     rings.push_back(ring);
   }
-  [[nodiscard]] bool touches(const Cluster& o) const { return x0 <= o.x1 && o.x0 <= x1 && y0 <= o.y1 && o.y0 <= y1; }
 };
 
 Cluster merged(Cluster a, const Cluster& b) {
@@ -43,37 +42,20 @@ Cluster merged(Cluster a, const Cluster& b) {
   a.x0 = std::min(a.x0, b.x0), a.x1 = std::max(a.x1, b.x1);
   a.y0 = std::min(a.y0, b.y0), a.y1 = std::max(a.y1, b.y1);
   a.members += b.members;
-  a.ids.insert(a.ids.end(), b.ids.begin(), b.ids.end());
   return a;
 }
 
 /// Clusters whose boxes touch, directly or through others, brought together.
 std::vector<Cluster> gathered(std::vector<Cluster> in) {
-  std::sort(in.begin(), in.end(), [](const Cluster& a, const Cluster& b) { return a.x0 < b.x0; });
-  std::vector<std::size_t> root(in.size());
-  for (std::size_t i = 0; i < in.size(); ++i) root[i] = i;
-  auto find = [&](std::size_t i) {
-    while (root[i] != i) i = root[i] = root[root[i]];
-    return i;
-  };
-  std::vector<std::size_t> live;
-  for (std::size_t i = 0; i < in.size(); ++i) {
-    std::erase_if(live, [&](std::size_t k) { return in[k].x1 < in[i].x0; });
-    for (const std::size_t k : live) {
-      if (in[k].touches(in[i])) root[find(i)] = find(k);
-    }
-    live.push_back(i);
+  std::vector<Box> boxes;
+  for (const auto& c : in) {
+    boxes.push_back(
+        {static_cast<double>(c.x0), static_cast<double>(c.y0), static_cast<double>(c.x1), static_cast<double>(c.y1)});
   }
   std::vector<Cluster> out;
-  std::vector<std::size_t> at(in.size(), in.size());
-  for (std::size_t i = 0; i < in.size(); ++i) {
-    const std::size_t r = find(i);
-    if (at[r] == in.size()) {
-      at[r] = out.size();
-      out.push_back(std::move(in[i]));
-    } else {
-      out[at[r]] = merged(std::move(out[at[r]]), in[i]);
-    }
+  for (const auto& together : touching(boxes)) {
+    out.push_back(std::move(in[together.front()]));
+    for (std::size_t k = 1; k < together.size(); ++k) out.back() = merged(std::move(out.back()), in[together[k]]);
   }
   return out;
 }
@@ -198,14 +180,14 @@ Region grid::united(const std::vector<ClipperLib::Paths>& parts) {
 }
 
 std::vector<std::vector<std::size_t>> grid::gathered(const std::vector<ClipperLib::Paths>& groups) {
-  std::vector<Cluster> clusters;
-  for (std::size_t i = 0; i < groups.size(); ++i) {
-    clusters.push_back(cluster_of(groups[i]));
-    clusters.back().ids = {i};
+  std::vector<Box> boxes;
+  for (const auto& rings : groups) {
+    Box& box = boxes.emplace_back();
+    for (const auto& ring : rings) {
+      for (const auto& p : ring) box.add(Vec{static_cast<double>(p.X), static_cast<double>(p.Y)});
+    }
   }
-  std::vector<std::vector<std::size_t>> out;
-  for (auto& c : ::dotlane::gathered(std::move(clusters))) out.push_back(std::move(c.ids));
-  return out;
+  return touching(boxes);
 }
 
 }  // namespace dotlane

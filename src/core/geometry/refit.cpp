@@ -109,6 +109,8 @@ bool straight(const Vec* p, std::size_t n, double tolerance) {
   return true;
 }
 
+constexpr std::size_t kWholeAtOnce = 512;  // points
+
 /// Fits one smooth run; `t1` and `t2` point into it from its ends.
 void fit_run(std::vector<Segment>& out, const std::vector<Vec>& given, Vec t1, Vec t2, double tolerance) {
   if (given.size() == 2) {
@@ -149,17 +151,23 @@ void fit_run(std::vector<Segment>& out, const std::vector<Vec>& given, Vec t1, V
       return std::min(i, p.size() - 1);
     };
     std::size_t good = next_node(from + 1), bad = p.size();
-    std::optional<Cubic> best = reach(p.size() - 1);
+    const std::size_t last = p.size() - 1;
+    // What is left of a short run may go in one; on a long one that would be tried in vain at every step.
+    const bool short_run = p.size() - from <= kWholeAtOnce;
+    std::optional<Cubic> best;
+    if (short_run) best = reach(last);
     if (best) {
-      good = p.size() - 1;
+      good = last;
     } else {
       // Twice as far while it works, then between.
       std::size_t step = good - from;
       for (;;) {
         step *= 2;
         const std::size_t to = next_node(from + step);
-        if (to >= p.size() - 1) {
-          bad = p.size() - 1;
+        if (to >= last) {
+          bad = last;
+          if (short_run) break;
+          if (auto c = reach(last)) best = c, good = last, bad = p.size();
           break;
         }
         auto c = reach(to);

@@ -236,6 +236,23 @@ double area_of(const Region& region) {
   return area;
 }
 
+Vec centre_of(const Region& region) {
+  const Box box = bounds_of(region);
+  if (box.empty()) return {};
+  const Vec middle = box.centre();  // measured from there, the sums stay small
+  double twice_area = 0;
+  Vec sum;
+  for (const auto& ring : region.rings) {
+    for (std::size_t i = 0; i < ring.size(); ++i) {
+      const Vec a = ring[i] - middle, b = ring[(i + 1) % ring.size()] - middle;
+      const double w = cross(a, b);
+      twice_area += w;
+      sum = sum + (a + b) * w;
+    }
+  }
+  return twice_area > 0 ? middle + sum * (1 / (3 * twice_area)) : middle;
+}
+
 double perimeter_of(const Region& region) {
   double length = 0;
   for (const auto& ring : region.rings) length += length_of(as_polyline(ring));

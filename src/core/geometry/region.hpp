@@ -67,6 +67,8 @@ struct OffsetOptions {
 [[nodiscard]] Polyline thinned(const Polyline& polyline, double tolerance);
 
 [[nodiscard]] double area_of(const Region& region);
+/// The centre of area (holes count against it); the middle of its box where it has no area.
+[[nodiscard]] Vec centre_of(const Region& region);
 [[nodiscard]] double perimeter_of(const Region& region);
 [[nodiscard]] std::size_t holes_in(const Region& region);
 [[nodiscard]] std::size_t vertices_in(const Region& region);

@@ -18,7 +18,7 @@ void keep_far(const std::vector<Vec>& points, std::size_t from, std::size_t to, 
       const double far = dot(off, off);
       // Of equals the one nearest the middle, or a fine saw would be split off tooth by tooth.
       const bool equal = far > worst * (1 - 1e-6) && far >= worst - 1e-15;
-      const auto off_middle = [&](std::size_t k) { return k + k > a + b ? k + k - a - b : a + b - k - k; };
+      const auto off_middle = [ends = a + b](std::size_t k) { return k + k > ends ? k + k - ends : ends - k - k; };
       if (far > worst * (1 + 1e-6) || (equal && off_middle(i) < off_middle(at))) worst = std::max(far, worst), at = i;
     }
     if (worst <= tolerance * tolerance) continue;

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
 #include <tuple>
 
 #include "core/plan/loads.hpp"
@@ -13,15 +14,16 @@ namespace {
 
 /// What makes lines run in the same pass, in the order passes have before anything else is known.
 struct Group {
-  int load, role_rank;
+  int load_rank;  // 0 where mat loads do not come one after the other
+  int role_rank;
   double ink;  // light inks first: minus the luminance
   std::string tool;
-  int sheet, repeats;
+  int load, sheet, repeats;
   bool stroke_by_stroke;
-  auto rank() const { return std::tie(load, role_rank, ink); }
+  auto rank() const { return std::tie(load_rank, role_rank, ink); }
   friend bool operator<(const Group& a, const Group& b) {
-    return std::tie(a.load, a.role_rank, a.ink, a.tool, a.sheet, a.repeats, a.stroke_by_stroke) <
-           std::tie(b.load, b.role_rank, b.ink, b.tool, b.sheet, b.repeats, b.stroke_by_stroke);
+    return std::tie(a.load_rank, a.role_rank, a.ink, a.tool, a.load, a.sheet, a.repeats, a.stroke_by_stroke) <
+           std::tie(b.load_rank, b.role_rank, b.ink, b.tool, b.load, b.sheet, b.repeats, b.stroke_by_stroke);
   }
 };
 
@@ -30,7 +32,11 @@ struct Batch {
   /// Polylines that may run in any order, and those that wait for them: second passes of fills.
   struct Coat {
     std::vector<Polyline> polylines;
-    std::vector<std::pair<int, std::size_t>> origin;  // piece id and line index of each polyline
+    struct Origin {
+      int piece;
+      std::size_t line, laid;
+    };
+    std::vector<Origin> origin;  // of each polyline
   };
   Coat first, second;
   Group group;
@@ -40,25 +46,33 @@ struct Batch {
 std::vector<Batch> collect(const Project& project, const Layout& layout) {
   std::map<Group, Batch> batches;
   const auto& roles = project.plan.role_order;
+  const auto& left_out = project.plan.not_now;
   for (const auto& placed : layout.sheets) {
     const Stock* stock = find_stock(project, placed.sheet.stock);
     if (!stock) continue;
     const double flip = placed.sheet.area.x0 + placed.sheet.area.x1;
-    for (const auto& part : placed.parts) {
-      for (std::size_t i = 0; i < part->piece->lines.size(); ++i) {
-        const Line& line = part->piece->lines[i];
+    for (const auto& [piece, layer, laid] : placed.pieces) {
+      for (std::size_t i = 0; i < piece->piece->lines.size(); ++i) {
+        const auto& polylines = piece->flat->lines[i].polylines;
+        if (polylines.empty()) continue;
+        const Line& line = piece->piece->lines[i];
         const Tool* tool = find_tool(project, line.tool);
         if (!runs(line.role) || !tool) continue;
         const Setting setting = setting_for(*stock, line.role);
         const int repeats = line.repeats > 0 ? line.repeats : setting.repeats;
         const auto role_rank = static_cast<int>(std::find(roles.begin(), roles.end(), line.role) - roles.begin());
-        const Group group{placed.sheet.load,
+        const Group group{project.plan.by_tool ? 0 : placed.sheet.load,
                           role_rank,
                           line.role == Role::draw ? -luminance(tool->ink) : 0.0,
                           tool->id,
+                          placed.sheet.load,
                           placed.sheet.id,
                           repeats,
                           line.stroke_by_stroke && repeats > 1};
+        const auto now = [&](std::size_t c) {
+          const std::size_t k = (*laid)[i][c];
+          return k == npos || !layout.laid[k].not_now;
+        };
         Batch& batch = batches[group];
         if (batch.first.polylines.empty() && batch.second.polylines.empty()) {
           batch.group = group;
@@ -74,14 +88,16 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           p.key = std::to_string(p.load) + "/" + std::to_string(p.sheet) + "/" + std::string(word(p.role)) + "/" +
                   p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
         }
-        for (const auto& polyline : part->flat->lines[i].polylines) {
-          Polyline on_mat = part->on_mat(polyline);
+        if (std::find(left_out.begin(), left_out.end(), batch.pass.key) != left_out.end()) continue;
+        for (std::size_t c = 0; c < polylines.size(); ++c) {
+          if (!now(c)) continue;
+          Polyline on_mat = piece->mapped(polylines[c]);
           if (project.plan.mirrored) {
             for (auto& p : on_mat.points) p.x = flip - p.x;
           }
           Batch::Coat& coat = line.coat == 2 ? batch.second : batch.first;
           coat.polylines.push_back(std::move(on_mat));
-          coat.origin.emplace_back(part->piece->id, i);
+          coat.origin.push_back({piece->piece->id, i, (*laid)[i][c]});
         }
       }
     }
@@ -109,10 +125,26 @@ void rank(std::vector<Batch>& batches, const std::vector<std::string>& by_hand) 
     }
   }
   std::stable_sort(named.begin(), named.end(), [&](const Batch& a, const Batch& b) {
-    return a.group.load != b.group.load ? a.group.load < b.group.load : place(a) < place(b);
+    return std::pair(a.group.load_rank, place(a)) < std::pair(b.group.load_rank, place(b));
   });
   for (std::size_t k = 0; k < slots.size(); ++k) batches[slots[k]] = std::move(named[k]);
   for (std::size_t i = 0; i < batches.size(); ++i) batches[i].rank = static_cast<int>(i);
+}
+
+/// Between two changes of tools, mat by mat: the one that is in comes first. Passes of a mat keep their order.
+template <class LoadOf>
+void by_mats(std::vector<LoadedPass>& sequence, LoadOf load_of, int load) {
+  for (auto from = sequence.begin(); from != sequence.end();) {
+    const auto to = std::find_if(from + 1, sequence.end(), [](const LoadedPass& p) { return p.pause_before; });
+    const bool pause = from->pause_before;
+    from->pause_before = false;
+    std::stable_sort(from, to, [&](const LoadedPass& a, const LoadedPass& b) {
+      return std::pair(load_of(a) != load, load_of(a)) < std::pair(load_of(b) != load, load_of(b));
+    });
+    from->pause_before = pause;
+    load = load_of(*(to - 1));
+    from = to;
+  }
 }
 
 std::vector<HolderLoad> changes(const std::vector<std::string>& before, const std::vector<std::string>& after) {
@@ -132,11 +164,11 @@ void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& he
   for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
     for (const auto& stroke : order_strokes(coat->polylines, at, pass.role == Role::cut)) {
       const auto& polyline = coat->polylines[stroke.polyline];
-      const auto& [piece, line] = coat->origin[stroke.polyline];
+      const auto& [piece, line, laid] = coat->origin[stroke.polyline];
       auto points = points_of(polyline, stroke);
       if (pass.stroke_by_stroke) points = retraced(std::move(points), polyline.closed, pass.repeats);
       at = points.back();
-      pass.strokes.push_back({std::move(points), polyline.closed, piece, line});
+      pass.strokes.push_back({std::move(points), polyline.closed, piece, line, laid});
     }
   }
   pass.contours = static_cast<int>(pass.strokes.size());
@@ -166,6 +198,25 @@ double Plan::running_seconds() const {
   double total = 0;
   for (const auto& pass : passes) total += pass.seconds;
   return total;
+}
+
+Handwork handwork_of(const Plan& plan) {
+  Handwork out;
+  const auto put_in = [](const std::vector<HolderLoad>& loads) {
+    return static_cast<int>(
+        std::count_if(loads.begin(), loads.end(), [](const HolderLoad& l) { return !l.put_in.empty(); }));
+  };
+  out.pauses = static_cast<int>(plan.pauses.size());
+  out.tools = put_in(plan.first_load);
+  std::set<int> seen;
+  if (!plan.passes.empty()) ++out.mats, seen.insert(plan.passes.front().load);
+  for (const auto& pause : plan.pauses) {
+    out.tools += put_in(pause.holders);
+    if (!pause.change_mat) continue;
+    ++out.mats;
+    out.returns += !seen.insert(pause.load).second;
+  }
+  return out;
 }
 
 Vec home_of(const Machine& machine) { return {0, machine.mat.height_mm}; }
@@ -219,36 +270,47 @@ MotionLimits pass_limits(const Machine& m, double speed_mm_s) {
 Plan make_plan(const Project& project, const Layout& layout) {
   Plan plan;
   plan.mirrored = project.plan.mirrored;
-  auto batches = collect(project, layout);
+  std::vector<Batch> batches;
+  for (auto& batch : collect(project, layout)) {
+    if (batch.first.polylines.empty() && batch.second.polylines.empty()) {
+      plan.not_now.push_back(std::move(batch.pass));
+    } else {
+      batches.push_back(std::move(batch));
+    }
+  }
   rank(batches, project.plan.pass_order);
 
   Vec head = home_of(project.machine);
   std::vector<std::string> loaded(static_cast<std::size_t>(project.machine.holders));
   double clock = 0;
+  int load = 0;  // on the mat now
   for (std::size_t from = 0; from < batches.size();) {
     std::size_t to = from;
     std::vector<LoadItem> items;
-    for (; to < batches.size() && batches[to].pass.load == batches[from].pass.load; ++to) {
+    for (; to < batches.size() && batches[to].group.load_rank == batches[from].group.load_rank; ++to) {
       items.push_back({batches[to].pass.tool, batches[to].rank});
     }
     // Holders change step by step, so the loads of each pause are read off as the passes are laid down.
-    const std::vector<std::string> at_start = loaded;
-    const auto sequence = load_holders(items, project.machine.holders, loaded);
-    std::vector<std::string> now = at_start;
+    std::vector<std::string> now = loaded;
+    auto sequence = load_holders(items, project.machine.holders, loaded);
+    const auto load_of = [&](const LoadedPass& p) { return batches[from + p.item].pass.load; };
+    by_mats(sequence, load_of, load);
     for (std::size_t k = 0; k < sequence.size(); ++k) {
-      const bool new_mat = k == 0 && from > 0;
-      if (k == 0 || sequence[k].pause_before) {
+      const bool new_mat = load != 0 && load_of(sequence[k]) != load;
+      load = load_of(sequence[k]);
+      const bool change = k == 0 || sequence[k].pause_before;
+      if (change || new_mat) {
         const auto before = now;
-        for (std::size_t j = k; j < sequence.size() && (j == k || !sequence[j].pause_before); ++j) {
+        for (std::size_t j = k; change && j < sequence.size() && (j == k || !sequence[j].pause_before); ++j) {
           now[static_cast<std::size_t>(sequence[j].holder) - 1] = items[sequence[j].item].tool;
         }
         const auto loads = changes(before, now);
-        if (k == 0 && from == 0) {
+        if (plan.passes.empty()) {
           plan.first_load = loads;
         } else {
           const auto swaps =
               std::count_if(loads.begin(), loads.end(), [](const HolderLoad& l) { return !l.put_in.empty(); });
-          Pause pause{plan.passes.size(), new_mat, batches[from].pass.load, loads, clock, 0};
+          Pause pause{plan.passes.size(), new_mat, load, loads, clock, 0};
           pause.seconds = project.machine.swap_s * static_cast<double>(swaps + (new_mat ? 1 : 0));
           clock += pause.seconds;
           plan.pauses.push_back(std::move(pause));

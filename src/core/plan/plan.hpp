@@ -15,6 +15,7 @@ struct Stroke {
   bool closed = false;
   int piece = 0;         ///< piece id
   std::size_t line = 0;  ///< index of the line in its piece
+  std::size_t laid = 0;  ///< index in Layout::laid: which copy of which part it works
 };
 
 /// One tool over one sheet in one role.
@@ -62,6 +63,7 @@ struct Pause {
 
 struct Plan {
   std::vector<Pass> passes;
+  std::vector<Pass> not_now;  ///< passes left out of the run, with what they are and no strokes, in their order
   std::vector<HolderLoad> first_load;
   std::vector<Pause> pauses;
   bool mirrored = false;
@@ -69,12 +71,22 @@ struct Plan {
   [[nodiscard]] double running_seconds() const;
 };
 
+/// What hands have to do in a plan.
+struct Handwork {
+  int pauses = 0;
+  int mats = 0;     ///< mats put in, the first one among them
+  int returns = 0;  ///< of these, mats that were in before: what they carry may not lie as it did
+  int tools = 0;    ///< tools put in, the first loading's among them
+};
+[[nodiscard]] Handwork handwork_of(const Plan& plan);
+
 /// Head position before the first pass: the lower left corner of the mat, HPGL's origin.
 [[nodiscard]] Vec home_of(const Machine& machine);
 [[nodiscard]] MotionLimits travel_limits(const Machine& machine);
 [[nodiscard]] MotionLimits pass_limits(const Machine& machine, double speed_mm_s);
 
-/// Plans every line whose role runs and that has a tool. Loads come one after the other; within a load the passes go
+/// Plans every line whose role runs and that has a tool, but what is left out of the run. Mat loads come one after the
+/// other, or all of them with the tools that are loaded before these change (`by_tool`); within a load the passes go
 /// by the project's role order, light inks before dark, in the order dragged by hand where there is one, and within
 /// equal rank so that pauses are fewest. Cut passes run inner contours before outer ones. With `mirrored`, each sheet's
 /// strokes are reflected once across the sheet's upright middle line, here and nowhere else.

@@ -103,10 +103,10 @@ std::vector<Cluster> clusters_of(const Project& project, const Drawing& drawing,
     if (!piece || !drawn || drawn->bounds.empty()) continue;
     const std::string group = group_below(piece->group, "");
     if (group.empty()) {
-      out.push_back({{id}, bounds_on_mat(*drawn)});
+      out.push_back({{id}, tight_bounds(*drawn)});
     } else {
       by_group[group].pieces.push_back(id);
-      by_group[group].box.add(bounds_on_mat(*drawn));
+      by_group[group].box.add(tight_bounds(*drawn));
     }
   }
   for (auto& [group, cluster] : by_group) out.push_back(std::move(cluster));

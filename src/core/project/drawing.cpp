@@ -8,6 +8,20 @@
 namespace dotlane {
 namespace {
 
+Box mapped_bounds(const FlatLine& line, const Affine& map) {
+  Box out;
+  if (line.bounds.empty()) return out;
+  if (map.b == 0 && map.c == 0) {
+    out.add(map({line.bounds.x0, line.bounds.y0}));
+    out.add(map({line.bounds.x1, line.bounds.y1}));
+  } else {
+    for (const auto& polyline : line.polylines) {
+      for (const Vec p : polyline.points) out.add(map(p));
+    }
+  }
+  return out;
+}
+
 template <class Match>
 std::vector<LineRef> lines_where(const Drawing& drawing, Match match) {
   std::vector<LineRef> out;
@@ -21,11 +35,11 @@ std::vector<LineRef> lines_where(const Drawing& drawing, Match match) {
 
 }  // namespace
 
-Polyline DrawnPiece::on_mat(const Polyline& polyline) const {
+Polyline DrawnPiece::mapped(const Polyline& polyline) const {
   Polyline out;
   out.closed = polyline.closed;
   out.points.reserve(polyline.points.size());
-  for (const Vec p : polyline.points) out.points.push_back(to_mat(p));
+  for (const Vec p : polyline.points) out.points.push_back(map(p));
   return out;
 }
 
@@ -68,7 +82,7 @@ std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach) {
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       if (!piece->line_bounds[i].grown(nearest).contains(at)) continue;
       for (const auto& polyline : piece->flat->lines[i].polylines) {
-        const double d = distance_to(piece->on_mat(polyline), at);
+        const double d = distance_to(piece->mapped(polyline), at);
         if (d < nearest) {
           nearest = d;
           best = LineRef{piece->piece->id, piece->piece->lines[i].id};
@@ -111,6 +125,15 @@ Box bounds_of(const Drawing& drawing, const std::vector<LineRef>& lines) {
     }
   }
   return out;
+}
+
+void find_bounds(DrawnPiece& piece) {
+  piece.bounds = {};
+  piece.line_bounds.clear();
+  for (const auto& line : piece.flat->lines) {
+    piece.line_bounds.push_back(mapped_bounds(line, piece.map));
+    piece.bounds.add(piece.line_bounds.back());
+  }
 }
 
 }  // namespace dotlane

@@ -1,4 +1,4 @@
-// Drawing: every line of the project resolved to mm on the mat, ready to paint, plan and check.
+// Drawing: every line of the project resolved to mm in the figure, ready to lay out, paint and check.
 #pragma once
 
 #include <memory>
@@ -38,19 +38,22 @@ struct StepOutcome {
 };
 
 /// One piece as placed. `piece` holds the lines as they are in the end, and as its placement where these stand: for a
-/// piece with a recipe neither is what the project holds. `flat` is in those lines' coordinates; `to_mat` puts it on
-/// the mat.
+/// piece with a recipe neither is what the project holds. `flat` is in those lines' coordinates; `map` puts it into the
+/// figure, and of what is laid out (core/layout) onto the mat.
 struct DrawnPiece {
   Shared<Piece> piece;
-  Affine to_mat;
+  Affine map;
   std::vector<StepOutcome> outcomes;  ///< the source's, then one for each step that is on; none for a plain piece
   bool stale = false;                 ///< an older result, shown while the present one is worked out
   std::shared_ptr<const FlatPiece> flat;
-  Box bounds;                    ///< on the mat, mm
-  std::vector<Box> line_bounds;  ///< on the mat, mm, one for each line
+  Box bounds;                    ///< mm where `map` puts it
+  std::vector<Box> line_bounds;  ///< the same, one for each line
 
-  [[nodiscard]] Polyline on_mat(const Polyline& polyline) const;
+  [[nodiscard]] Polyline mapped(const Polyline& polyline) const;
 };
+
+/// Works the bounds out from the lines and the map.
+void find_bounds(DrawnPiece& piece);
 
 struct Drawing {
   std::vector<std::shared_ptr<const DrawnPiece>> pieces;  ///< top layer first, as in the project
@@ -72,7 +75,7 @@ struct Drawing {
 /// All lines that lie wholly inside the box; a piece that does is one reference with an empty line id.
 [[nodiscard]] std::vector<LineRef> lines_inside(const Drawing& drawing, const Box& box);
 
-/// The bounds of these lines on the mat; of whole pieces where a reference has an empty line id.
+/// The bounds of these lines; of whole pieces where a reference has an empty line id.
 [[nodiscard]] Box bounds_of(const Drawing& drawing, const std::vector<LineRef>& lines);
 
 }  // namespace dotlane

@@ -143,17 +143,22 @@ void match_sheets(Project& project) {
 
 void add_missing_sheets(Project& project) {
   for (const auto& piece : project.pieces) {
-    if (sheet_of(project, piece->stock)) continue;
-    Sheet sheet;
-    for (const auto& other : project.sheets) {
-      sheet.id = std::max(sheet.id, other.id);
-      sheet.load = std::max(sheet.load, other.load + 1);
-    }
-    ++sheet.id;
-    sheet.stock = piece->stock;
-    sheet.area = project.machine.mat_area();
-    project.sheets.push_back(sheet);
+    if (!first_sheet(project, piece->stock)) add_sheet(project, piece->stock);
   }
+}
+
+int add_sheet(Project& project, const std::string& stock) {
+  Sheet sheet;
+  for (const auto& other : project.sheets) {
+    sheet.id = std::max(sheet.id, other.id);
+    sheet.load = std::max(sheet.load, other.load + 1);
+  }
+  ++sheet.id;
+  sheet.stock = stock;
+  sheet.area = project.machine.mat_area();
+  sheet.window = {sheet.area.x0, sheet.area.y0};
+  project.sheets.push_back(sheet);
+  return sheet.id;
 }
 
 Project add_artwork(Project project, const Artwork& art, const std::string& file, int* id) {
@@ -231,9 +236,9 @@ Project remove_tool(Project project, const std::string& tool) {
   return project;
 }
 
-Box bounds_on_mat(const DrawnPiece& piece) {
+Box tight_bounds(const DrawnPiece& piece) {
   Box box;
-  for (const auto& line : piece.piece->lines) box.add(bounds_of(transformed(*line.path, piece.to_mat)));
+  for (const auto& line : piece.piece->lines) box.add(bounds_of(transformed(*line.path, piece.map)));
   return box;
 }
 
@@ -263,7 +268,7 @@ Project move_pieces(Project project, const std::vector<int>& pieces, Vec by) {
 Box frame_around(const Drawing& drawing, const std::vector<int>& pieces) {
   Box box;
   for (const auto& piece : drawing.pieces) {
-    if (contains(pieces, piece->piece->id)) box.add(bounds_on_mat(*piece));
+    if (contains(pieces, piece->piece->id)) box.add(tight_bounds(*piece));
   }
   return box;
 }
@@ -292,7 +297,12 @@ Project mirror_pieces(Project project, const Drawing& drawing, const std::vector
 Project bring_onto_mat(Project project, const Drawing& drawing, const std::vector<int>& pieces) {
   const Box box = frame_around(drawing, pieces);
   if (box.empty()) return project;
-  const Box usable = project.machine.usable_area();
+  Box usable = project.machine.usable_area();
+  const Piece* first = find_piece(project, pieces.front());
+  if (const Sheet* sheet = first ? first_sheet(project, first->stock) : nullptr) {  // as its window shows it
+    const Vec by = sheet->window - Vec{sheet->area.x0, sheet->area.y0};
+    usable = {usable.x0 + by.x, usable.y0 + by.y, usable.x1 + by.x, usable.y1 + by.y};
+  }
   auto shift = [](double low, double high, double from, double to) {
     if (high - low > to - from) return (from + to) / 2 - (low + high) / 2;
     return low < from ? from - low : high > to ? to - high : 0.0;

@@ -47,14 +47,14 @@ Project edit_piece(Project project, int id, Change&& change) {
 /// Takes the tool off the rack, unless a line still wants it.
 [[nodiscard]] Project remove_tool(Project project, const std::string& tool);
 
-/// The tight bounds of the piece's curves on the mat, mm.
-[[nodiscard]] Box bounds_on_mat(const DrawnPiece& piece);
+/// The tight bounds of the piece's curves, mm.
+[[nodiscard]] Box tight_bounds(const DrawnPiece& piece);
 
 /// The tight bounds around them all.
 [[nodiscard]] Box frame_around(const Drawing& drawing, const std::vector<int>& pieces);
 
-/// Places the pieces anew by a map of the mat onto itself. What is made of other pieces alone and goes with one of them
-/// is not moved twice.
+/// Places the pieces anew by a map of the figure onto itself. What is made of other pieces alone and goes with one of
+/// them is not moved twice.
 [[nodiscard]] Project place_pieces(Project project, const std::vector<int>& pieces, const Affine& map);
 [[nodiscard]] Project move_pieces(Project project, const std::vector<int>& pieces, Vec by);
 /// Turns the pieces as one by `degrees` counter-clockwise as seen, about the middle of the frame around them.
@@ -63,7 +63,8 @@ Project edit_piece(Project project, int id, Change&& change) {
 /// Mirrors the pieces as one in that frame: left to right, or top to bottom when not `across`.
 [[nodiscard]] Project mirror_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces,
                                     bool across);
-/// Moves the pieces together by the least that puts their bounds inside the usable area; centres what is too large.
+/// Moves the pieces together by the least that puts their bounds inside what the usable area is
+/// to the first sheet of their stock; centres what is too large.
 [[nodiscard]] Project bring_onto_mat(Project project, const Drawing& drawing, const std::vector<int>& pieces);
 [[nodiscard]] Project set_aspect_lock(Project project, int piece, bool locked);
 [[nodiscard]] Project rename_piece(Project project, int piece, const std::string& name);
@@ -96,6 +97,8 @@ std::vector<int> split_piece(Project& project, int piece, const std::function<st
 void match_sheets(Project& project);
 /// Only the second of that.
 void add_missing_sheets(Project& project);
+/// Adds a sheet of the stock, as large as the mat, on a mat load of its own. Returns its id.
+int add_sheet(Project& project, const std::string& stock);
 
 /// A slug not yet taken: "fine-pen-2" when "fine-pen" exists.
 [[nodiscard]] std::string fresh_tool_id(const Project& project, const std::string& name);

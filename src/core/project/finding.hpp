@@ -35,14 +35,16 @@ struct Fix {
     restore_order,
     set_per_inch,
     add_step,
-    change_step
+    change_step,
+    find_room
   };
   Kind kind = Kind::confirm_roles;
-  Said label;               ///< what its button says
-  std::string tool;         ///< use_tool: the rack id
-  double number = 0;        ///< set_per_inch: units per inch; close_ends: the widest gap in mm
-  std::vector<LineRef> on;  ///< the lines it touches; empty means all that the finding names
-  Step step{};              ///< add_step: the step; change_step: its id (0: the source) and the values that change
+  Said label;                       ///< what its button says
+  std::string tool;                 ///< use_tool: the rack id
+  double number = 0;                ///< set_per_inch: units per inch; close_ends: the widest gap in mm
+  std::vector<LineRef> on;          ///< the lines it touches; empty means all that the finding names
+  std::vector<std::size_t> laid{};  ///< find_room: copies of parts, by their indices in Layout::laid
+  Step step{};  ///< add_step: the step; change_step: its id (0: the source) and the values that change
   friend bool operator==(const Fix&, const Fix&) = default;
 };
 

@@ -33,6 +33,8 @@ class History {
   [[nodiscard]] const Project& before(const std::string& merge_key) const {
     return merges(merge_key) ? entries_[at_ - 1].project : now();
   }
+  /// Puts in the place of the present state one that differs in what nobody edits.
+  void amend(Project project) { entries_[at_].project = std::move(project); }
   /// The next commit starts an entry of its own, whatever its key.
   void seal() { entries_[at_].merge_key.clear(); }
 

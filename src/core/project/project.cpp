@@ -55,8 +55,33 @@ const Stock* find_stock(const Project& project, const std::string& id) {
   return first_of(project.stocks, [&](const Stock& s) { return s.id == id; });
 }
 
-const Sheet* sheet_of(const Project& project, const std::string& stock) {
+const Sheet* find_sheet(const Project& project, int id) {
+  return first_of(project.sheets, [&](const Sheet& s) { return s.id == id; });
+}
+
+const Sheet* first_sheet(const Project& project, const std::string& stock) {
   return first_of(project.sheets, [&](const Sheet& s) { return s.stock == stock; });
+}
+
+Vec sheet_room(const Project& project, const std::string& stock) {
+  const Box usable = project.machine.usable_area();
+  Vec best;
+  const auto consider = [&](double width, double height) {
+    width = std::min(width, usable.width()), height = std::min(height, usable.height());
+    if (width * height > best.x * best.y) best = {width, height};
+  };
+  for (const auto& item : project.shelf) {
+    if (item.stock == stock && item.count != 0) consider(item.width_mm, item.height_mm);
+  }
+  if (best == Vec{}) {
+    for (const auto& sheet : project.sheets) {
+      if (sheet.stock != stock) continue;
+      const Box both{std::max(usable.x0, sheet.area.x0), std::max(usable.y0, sheet.area.y0),
+                     std::min(usable.x1, sheet.area.x1), std::min(usable.y1, sheet.area.y1)};
+      consider(both.width(), both.height());
+    }
+  }
+  return best == Vec{} ? Vec{usable.width(), usable.height()} : best;
 }
 
 bool serves(const Tool& tool, Role role) {

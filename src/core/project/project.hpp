@@ -12,6 +12,7 @@
 #include "core/color.hpp"
 #include "core/geometry/path.hpp"
 #include "core/project/finding.hpp"
+#include "core/project/laying.hpp"
 #include "core/project/picture.hpp"
 #include "core/project/recipe.hpp"
 #include "core/project/role.hpp"
@@ -72,7 +73,7 @@ struct Piece {
   std::string name;
   std::string stock;  ///< stock id
   std::string group;  ///< names of the groups around it, outermost first, joined with " / "
-  Affine placement;   ///< the source's coordinates to mat coordinates, mm
+  Affine placement;   ///< the source's coordinates to the figure's, mm
   bool aspect_locked = true;
   bool helper = false;  ///< only shapes other pieces; never run itself
   Source source;
@@ -124,19 +125,11 @@ struct Stock {
   double thickness_mm = 0.2;
   double grammage_gsm = 0;  ///< 0 where it does not apply
   bool clear = false;       ///< seen through: a mark on its back shows at its front
+  LaidOut laid_out = LaidOut::as_drawn;
+  Grain grain = Grain::none;
   std::map<Role, Setting> settings;
   Unknown unknown;
   friend bool operator==(const Stock&, const Stock&) = default;
-};
-
-/// A sheet of stock lying on a mat. Pieces of that stock are cut from it.
-struct Sheet {
-  int id = 0;
-  std::string stock;
-  int load = 1;  ///< which mat load it is on: sheets of one load are run together
-  Box area;      ///< mm on the mat
-  Unknown unknown;
-  friend bool operator==(const Sheet&, const Sheet&) = default;
 };
 
 struct Mat {
@@ -172,6 +165,8 @@ struct PlanSettings {
   std::vector<Role> role_order{Role::draw, Role::foil, Role::engrave, Role::score, Role::cut};
   std::vector<std::string> pass_order;  ///< pass keys dragged by hand, in order; empty = as role_order says
   bool mirrored = false;                ///< the whole job is mirrored, once, when it is planned
+  bool by_tool = false;                 ///< all mats with the tools that are loaded, before these change
+  std::vector<std::string> not_now;     ///< pass keys that are left out of the run
   Unknown unknown;
   friend bool operator==(const PlanSettings&, const PlanSettings&) = default;
 };
@@ -191,6 +186,9 @@ struct Project {
   LengthUnit unit = LengthUnit::mm;   ///< for rulers and fields; files and the core keep mm
   std::vector<Shared<Piece>> pieces;  ///< top layer first
   std::vector<Sheet> sheets;
+  std::vector<PartRecord> parts;  ///< of those about which something was said
+  std::vector<ShelfItem> shelf;
+  LaySettings laying;
   std::vector<Stock> stocks;
   std::vector<Tool> tools;
   Machine machine;
@@ -203,8 +201,12 @@ struct Project {
 [[nodiscard]] const Piece* find_piece(const Project& project, int id);
 [[nodiscard]] const Tool* find_tool(const Project& project, const std::string& id);
 [[nodiscard]] const Stock* find_stock(const Project& project, const std::string& id);
-/// The sheet that pieces of this stock are cut from: the first with it.
-[[nodiscard]] const Sheet* sheet_of(const Project& project, const std::string& stock);
+[[nodiscard]] const Sheet* find_sheet(const Project& project, int id);
+/// The first sheet of the stock.
+[[nodiscard]] const Sheet* first_sheet(const Project& project, const std::string& stock);
+/// Width and height, mm, of what tools reach on the largest sheet of the stock that is on the shelf, else in the
+/// project; of the whole mat where neither has any.
+[[nodiscard]] Vec sheet_room(const Project& project, const std::string& stock);
 [[nodiscard]] bool serves(const Tool& tool, Role role);
 
 /// The stock's own setting for the role, else the role's general one.

@@ -34,20 +34,6 @@ FlatPiece flatten_piece(const Piece& piece, double tolerance) {
   return out;
 }
 
-Box mapped_bounds(const FlatLine& line, const Affine& map) {
-  Box out;
-  if (line.bounds.empty()) return out;
-  if (map.b == 0 && map.c == 0) {
-    out.add(map({line.bounds.x0, line.bounds.y0}));
-    out.add(map({line.bounds.x1, line.bounds.y1}));
-  } else {
-    for (const auto& polyline : line.polylines) {
-      for (const Vec p : polyline.points) out.add(map(p));
-    }
-  }
-  return out;
-}
-
 std::size_t nodes_in(const std::vector<Line>& lines) {
   std::size_t n = 0;
   for (const auto& line : lines) n += segment_count(*line.path);
@@ -165,7 +151,7 @@ struct DrawingCache::Input {
 struct DrawingCache::After {
   Step step;
   std::vector<Input> inputs;
-  Box sheet;
+  Vec room;
   double turned = 0;
   std::vector<Line> lines;
   StepOutcome outcome;
@@ -215,9 +201,9 @@ class Evaluation {
   }
 
  private:
-  std::shared_ptr<const FlatPiece> flat_of(const Piece& piece, const Affine& to_mat) {
+  std::shared_ptr<const FlatPiece> flat_of(const Piece& piece, const Affine& map) {
     // The tolerance steps by powers of two, so that resizing seldom flattens anew.
-    const double stretch = std::max(to_mat.max_stretch(), 1e-9);
+    const double stretch = std::max(map.max_stretch(), 1e-9);
     const double tolerance = kFlatness / std::exp2(std::ceil(std::log2(stretch)));
     std::vector<std::shared_ptr<const Path>> paths;
     paths.reserve(piece.lines.size());
@@ -237,12 +223,9 @@ class Evaluation {
   std::shared_ptr<DrawnPiece> drawn_of(const Shared<Piece>& piece) {
     auto drawn = std::make_shared<DrawnPiece>();
     drawn->piece = piece;
-    drawn->to_mat = piece->placement;
+    drawn->map = piece->placement;
     drawn->flat = flat_of(*piece, piece->placement);
-    for (const auto& line : drawn->flat->lines) {
-      drawn->line_bounds.push_back(mapped_bounds(line, drawn->to_mat));
-      drawn->bounds.add(drawn->line_bounds.back());
-    }
+    find_bounds(*drawn);
     return drawn;
   }
 
@@ -270,7 +253,7 @@ class Evaluation {
       return recipe->drawn;
     Piece resolved = *piece;
     resolved.lines = recipe->shaped->lines;
-    resolved.placement = frame_of(piece->placement).to_mat;
+    resolved.placement = frame_of(piece->placement).to_figure;
     for (auto& line : resolved.lines) {
       if (line.coat > 0) dress_as_origin(*piece, line);
       if (const auto said = piece->dress.find(line.id); said != piece->dress.end()) {
@@ -348,11 +331,11 @@ class Evaluation {
       DrawingCache::After after;
       after.step = step;
       after.inputs = inputs_for(piece, step, frame);
-      if (step.kind == "scale") after.sheet = sheet_for(piece, frame);
+      if (step.kind == "scale") after.room = sheet_room(project_, piece.stock);
       if (step.kind == "fill") after.turned = turned(step, frame);
       const std::size_t at = recipe->after.size();
       same = same && before && at < before->after.size() && before->after[at].step == after.step &&
-             before->after[at].inputs == after.inputs && before->after[at].sheet == after.sheet &&
+             before->after[at].inputs == after.inputs && before->after[at].room == after.room &&
              before->after[at].turned == after.turned;
       if (same) {
         recipe->after.push_back(before->after[at]);
@@ -425,7 +408,7 @@ class Evaluation {
   static double turned(const Step& step, const Frame& frame) {
     const Reading take(*find_kind(step_kinds(), "fill"), step.values);
     if (!take.is("angle-from", "mat")) return 0;
-    return std::atan2(-frame.to_mat.b, frame.to_mat.a) * 180 / std::numbers::pi;
+    return std::atan2(-frame.to_figure.b, frame.to_figure.a) * 180 / std::numbers::pi;
   }
 
   static std::vector<Line> start_lines(const Piece& piece, const Affine& shape, Sayings& trouble) {
@@ -437,7 +420,7 @@ class Evaluation {
     auto ids = inputs_of(step);
     if (ids.empty() && step.kind == "trim-under") ids = graph_.above(piece.id);
     // What is made of other pieces alone works where they are; its own placement moves the result.
-    const Affine own = piece.source.kind == "pieces" ? Affine{} : frame.to_mat;
+    const Affine own = piece.source.kind == "pieces" ? Affine{} : frame.to_figure;
     std::vector<Input> out;
     for (const int id : ids) {
       const Piece* other = find_piece(project_, id);
@@ -450,22 +433,13 @@ class Evaluation {
   }
 
   /// Where the frame of a piece lies on the mat.
-  static Affine placed(const Piece& piece) { return frame_of(piece.placement).to_mat; }
-
-  Box sheet_for(const Piece& piece, const Frame& frame) const {
-    const Sheet* sheet = sheet_of(project_, piece.stock);
-    if (!sheet) return {};
-    const Box usable = project_.machine.usable_area();
-    const Box both{std::max(usable.x0, sheet->area.x0), std::max(usable.y0, sheet->area.y0),
-                   std::min(usable.x1, sheet->area.x1), std::min(usable.y1, sheet->area.y1)};
-    return mapped_box(both, frame.to_mat.inverse());
-  }
+  static Affine placed(const Piece& piece) { return frame_of(piece.placement).to_figure; }
 
   std::vector<Line> carried_out(const Piece& piece, DrawingCache::After& after, const std::vector<Line>& lines) {
     std::map<int, Region> regions;
     StepInputs inputs;
     inputs.above = graph_.above(piece.id);
-    inputs.sheet = after.sheet;
+    inputs.room = after.room;
     inputs.turned = after.turned;
     if (effort_ == Effort::at_once) inputs.most_strokes = kFirstLook;
     auto find = [&](int id) -> const Input* {

@@ -1,4 +1,4 @@
-// From Project to Drawing: every recipe carried out, every line resolved on the mat.
+// From Project to Drawing: every recipe carried out, every line resolved in the figure.
 #pragma once
 
 #include <mutex>
@@ -11,13 +11,13 @@
 
 namespace dotlane {
 
-/// Curves are flattened within this many mm on the mat.
+/// Curves are flattened within this many mm of their course.
 inline constexpr double kFlatness = 0.01;
 
 /// Where steps work: lines in the piece's own upright frame, sized but not turned, so that a length is a length and
-/// moving or turning the piece changes nothing. `shape` takes the source's coordinates there, `to_mat` goes on.
+/// moving or turning the piece changes nothing. `shape` takes the source's coordinates there, `to_figure` goes on.
 struct Frame {
-  Affine shape, to_mat;
+  Affine shape, to_figure;
 };
 [[nodiscard]] Frame frame_of(const Affine& placement);
 

@@ -219,7 +219,7 @@ Project pick_contour(Project project, const Drawing& drawing, int id, Vec at, bo
     } else {
       for (const auto& line : drawn->piece->lines) box.add(bounds_of(*line.path));
     }
-    const Vec local = drawn->to_mat.inverse()(at);
+    const Vec local = drawn->map.inverse()(at);
     if (box.width() <= 0 || box.height() <= 0) return;
     if (!go_on) {
       Step step;
@@ -251,7 +251,7 @@ Project freeze(Project project, const Drawing& drawing, int id) {
       }
     }
     p.lines = std::move(lines);
-    p.placement = drawn->to_mat;
+    p.placement = drawn->map;
     p.steps.clear();
     p.dress.clear();
     Source source;

@@ -88,9 +88,9 @@ Project scale_sources(Project project, const std::vector<int>& ids, double sx, d
 
 Box source_box(const DrawnPiece& drawn) {
   Box out;
-  if (drawn.outcomes.empty() || drawn.outcomes.front().bounds.empty()) return bounds_on_mat(drawn);
+  if (drawn.outcomes.empty() || drawn.outcomes.front().bounds.empty()) return tight_bounds(drawn);
   const Box& b = drawn.outcomes.front().bounds;
-  for (const Vec p : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x0, b.y1}, Vec{b.x1, b.y1}}) out.add(drawn.to_mat(p));
+  for (const Vec p : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x0, b.y1}, Vec{b.x1, b.y1}}) out.add(drawn.map(p));
   return out;
 }
 

@@ -12,12 +12,12 @@ namespace dotlane {
 
 /// What a step may ask about the rest of the project; all in the coordinates of the lines it works on.
 struct StepInputs {
-  double turned = 0;        ///< how far the piece is turned on the mat, degrees counter-clockwise
+  double turned = 0;        ///< how far the piece is turned, degrees counter-clockwise
   double most_strokes = 0;  ///< a fill that would have more is made coarser, for a first look; 0 = as asked
   std::vector<int> above;   ///< pieces in upper layers, for trim-under
   std::function<const Region&(int piece)> covers;  ///< the material of another piece; empty when there is none
   std::function<Box(int piece)> bounds;            ///< its bounds
-  Box sheet;                                       ///< usable part of the piece's own sheet
+  Vec room;                                        ///< width and height of the largest sheet of the piece's stock
 };
 
 /// Carries out one step. Lines that the step does not concern pass through as they are. The outcome's figures are

@@ -71,10 +71,12 @@ std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call) {
   } else if (call.take.is("to", "longest")) {
     sx = sy = size / std::max(box.width(), box.height());
   } else {
-    Box room = call.inputs.sheet;
-    if (call.take.is("to", "fit")) {
-      room = {};
+    const bool into_pieces = call.take.is("to", "fit");
+    Box room;
+    if (into_pieces) {
       for (const int id : inputs_of(call.step)) room.add(call.inputs.bounds(id));
+    } else if (call.inputs.room.x > 0) {
+      room = Box::of(0, 0, call.inputs.room.x, call.inputs.room.y);
     }
     if (room.empty()) return refuse("fit-nothing");
     room = room.grown(-call.take.number("margin"));
@@ -82,7 +84,7 @@ std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call) {
     sx = box.width() > 0 ? room.width() / box.width() : 1, sy = box.height() > 0 ? room.height() / box.height() : 1;
     if (keep) sx = sy = std::min(sx, sy);
     fixed = box.centre();
-    shift = room.centre() - box.centre();
+    if (into_pieces) shift = room.centre() - box.centre();  // a sheet is a size; where on it is for laying out
   }
   return mapped(std::move(lines), Affine::move(shift.x, shift.y) * about(fixed, Affine::scale(sx, sy)));
 }

@@ -1,0 +1,244 @@
+#include "core/check/layout_checks.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+#include "core/geometry/failure.hpp"
+#include "core/layout/room.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr double kSlackMm = 0.01;        // gaps are kept to this
+constexpr double kLeastMm2 = 0.5;        // less of an overlap is what two outlines that share an edge have
+constexpr double kTurnedDeg = 0.5;       // less is along the grain
+constexpr double kTornMm = 0.02;         // how far apart the maps of parts that lie as one may put a point
+constexpr std::size_t kMostClashes = 8;  // of a sheet, told one by one
+
+class LayoutChecker {
+ public:
+  LayoutChecker(const Project& project, const Drawing& drawing, const Layout& layout)
+      : project_(project), drawing_(drawing), layout_(layout) {}
+
+  std::vector<Finding> run() {
+    for (const auto& placed : layout_.sheets) {
+      try {
+        on_sheet(placed.sheet);
+      } catch (const GeometryFailure&) {
+        // The outlines of this sheet cannot be compared; what each of them is was said by the checks of shapes.
+      }
+    }
+    waiting();
+    grain();
+    torn();
+    shelf();
+    return std::move(out_);
+  }
+
+ private:
+  const Part& part_of(std::size_t k) const { return layout_.parts[layout_.laid[k].part]; }
+  LineRef ref_of(std::size_t k) const { return {part_of(k).key.piece, part_of(k).key.line}; }
+  std::string name_of(std::size_t k) const {
+    const LaidPart& laid = layout_.laid[k];
+    const std::size_t r = layout_.records[laid.part];
+    const bool several = r != npos && project_.parts[r].copies > 1;
+    return part_of(k).name + (several ? " #" + std::to_string(laid.copy) : "");
+  }
+  std::string stock_name(const std::string& id) const {
+    const Stock* stock = find_stock(project_, id);
+    return stock ? stock->name : id;
+  }
+  Finding& add(std::string code, Severity severity, Figures figures, std::vector<LineRef> lines = {},
+               std::string form = {}) {
+    return out_.emplace_back(
+        Finding{std::move(code), severity, std::move(figures), std::move(lines), {}, std::move(form)});
+  }
+  static void offer_room(Finding& finding, std::vector<std::size_t> laid) {
+    Fix fix{Fix::Kind::find_room, {"fix-find-room"}, "", 0, {}};
+    fix.laid = std::move(laid);
+    finding.fixes.push_back(std::move(fix));
+  }
+
+  void on_sheet(const Sheet& sheet) {
+    const Room room(project_, drawing_, layout_, sheet);
+    const double gap = project_.laying.gap_mm;
+    std::size_t said = 0, more = 0;
+    for (const Clash& clash : room.clashes(gap - kSlackMm)) {
+      const bool as_one = torn_apart(clash.a, clash.b) == false;
+      const bool both_drawn = layout_.laid[clash.a].drawn && layout_.laid[clash.b].drawn;
+      const double over = clash.apart_mm > 0 ? 0 : overlap(clash.a, clash.b);
+      const bool overlaps = over > kLeastMm2;
+      if (!overlaps && (both_drawn || as_one)) continue;
+      if (overlaps && as_one && !both_drawn) continue;  // as they overlap in the figure
+      if (++said > kMostClashes) {
+        ++more;
+        continue;
+      }
+      const std::vector<LineRef> lines{ref_of(clash.a), ref_of(clash.b)};
+      Finding& finding =
+          overlaps
+              ? add("parts-overlap", Severity::warning,
+                    {{"part", name_of(clash.a)}, {"other", name_of(clash.b)}, {"over", over}}, lines)
+              : add("parts-near", Severity::warning,
+                    {{"part", name_of(clash.a)}, {"other", name_of(clash.b)}, {"apart", clash.apart_mm}, {"gap", gap}},
+                    lines);
+      if (!both_drawn) offer_room(finding, {layout_.laid[clash.b].drawn ? clash.a : clash.b});
+    }
+    if (more > 0) add("parts-overlap", Severity::warning, {{"pairs", static_cast<double>(more)}}, {}, "more");
+    if (sheet.outline.empty()) return;  // the edges of whole sheets are looked at with every line
+    const Region area = offset(usable_on(sheet, project_.machine), kSlackMm, {Corners::mitre});
+    for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
+      const LaidPart& laid = layout_.laid[k];
+      if (laid.sheet != sheet.id) continue;
+      const double off = area_of(subtract(body_on_mat(drawing_, part_of(k), laid.map), area));
+      if (off <= kLeastMm2 / 10) continue;
+      Finding& finding = add("off-scrap", Severity::error, {{"part", name_of(k)}, {"off", off}}, {ref_of(k)});
+      if (!laid.drawn) offer_room(finding, {k});
+    }
+  }
+
+  double overlap(std::size_t a, std::size_t b) const {
+    return area_of(intersect(body_on_mat(drawing_, part_of(a), layout_.laid[a].map),
+                             body_on_mat(drawing_, part_of(b), layout_.laid[b].map)));
+  }
+
+  /// For parts that are kept together, whether they lie otherwise to each other than in the figure.
+  std::optional<bool> torn_apart(std::size_t a, std::size_t b) const {
+    const auto with = layout_.moved_with(project_, a);
+    if (std::find(with.begin(), with.end(), b) == with.end()) return std::nullopt;
+    const LaidPart &x = layout_.laid[a], &y = layout_.laid[b];
+    if (x.sheet != y.sheet) return true;
+    const Box box = part_of(b).bounds();
+    for (const Vec corner : {Vec{box.x0, box.y0}, Vec{box.x1, box.y1}}) {
+      if (distance(x.map(corner), y.map(corner)) > kTornMm) return true;
+    }
+    return false;
+  }
+
+  void torn() {
+    std::vector<bool> known(layout_.laid.size());
+    for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
+      if (known[k] || !grouped(k)) continue;
+      for (const std::size_t m : layout_.moved_with(project_, k)) {
+        known[m] = true;
+        if (m == k || !torn_apart(k, m).value_or(false)) continue;
+        Finding& finding =
+            add("group-torn", Severity::warning, {{"part", name_of(k)}, {"other", name_of(m)}}, {ref_of(k), ref_of(m)});
+        offer_room(finding, {k});
+      }
+    }
+  }
+  bool grouped(std::size_t k) const {
+    const std::size_t r = layout_.records[layout_.laid[k].part];
+    return r != npos && project_.parts[r].together != 0;
+  }
+
+  /// The largest rectangle of each kind that parts of the stock may be laid on.
+  std::vector<Vec> rooms(const std::string& stock) const {
+    const Box usable = project_.machine.usable_area();
+    std::vector<Vec> out;
+    const auto take = [&](double w, double h) {
+      out.push_back({std::min(w, usable.width()), std::min(h, usable.height())});
+    };
+    for (const auto& sheet : project_.sheets) {
+      if (sheet.stock == stock) take(sheet.area.width(), sheet.area.height());
+    }
+    for (const auto& item : project_.shelf) {
+      if (item.stock == stock) take(item.width_mm, item.height_mm);
+    }
+    return out;
+  }
+
+  /// Whether some turn of the body fits the box around some room.
+  bool fits_somewhere(const Part& part) const {
+    for (const Vec room : rooms(part.stock)) {
+      for (double turn = 0; turn < 180; turn += 2.5) {
+        const Box box = bounds_of(transformed(packed_shape(drawing_, part), Affine::rotate(turn)));
+        if (box.width() <= room.x + kSlackMm && box.height() <= room.y + kSlackMm) return true;
+      }
+    }
+    return false;
+  }
+
+  void waiting() {
+    std::map<std::string, std::vector<std::size_t>> by_stock;
+    std::vector<std::size_t> too_large;
+    for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
+      if (layout_.laid[k].sheet != 0) continue;
+      const Part& part = part_of(k);
+      if (fits_somewhere(part)) {
+        by_stock[part.stock].push_back(k);
+        continue;
+      }
+      if (!too_large.empty() && layout_.laid[too_large.back()].part == layout_.laid[k].part) continue;
+      too_large.push_back(k);
+      const Box box = bounds_of(packed_shape(drawing_, part));
+      Vec most;
+      for (const Vec room : rooms(part.stock)) most = room.x * room.y > most.x * most.y ? room : most;
+      add("part-too-large", Severity::error,
+          {{"part", part.name},
+           {"width", box.width()},
+           {"height", box.height()},
+           {"room-width", most.x},
+           {"room-height", most.y},
+           {"stock", stock_name(part.stock)}},
+          {ref_of(k)});
+    }
+    for (const auto& [stock, laid] : by_stock) {
+      std::vector<LineRef> lines;
+      for (const std::size_t k : laid) lines.push_back(ref_of(k));
+      Finding& finding = add(
+          "part-waiting", Severity::warning,
+          {{"parts", static_cast<double>(laid.size())}, {"part", name_of(laid.front())}, {"stock", stock_name(stock)}},
+          std::move(lines));
+      offer_room(finding, laid);
+    }
+  }
+
+  void grain() {
+    for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
+      const LaidPart& laid = layout_.laid[k];
+      const Stock* stock = find_stock(project_, part_of(k).stock);
+      const Sheet* sheet = layout_.sheet(laid.sheet);
+      if (!stock || stock->grain == Grain::none || !sheet) continue;
+      const double turn = place_of(drawing_, part_of(k), laid.map, *sheet).turn_deg;
+      const double off = std::abs(std::remainder(turn - (stock->grain == Grain::across ? 90 : 0), 180));
+      if (off > kTurnedDeg)
+        add("against-grain", Severity::warning, {{"part", name_of(k)}, {"turn", off}, {"stock", stock->name}},
+            {ref_of(k)});
+    }
+  }
+
+  void shelf() {
+    std::map<int, int> taken;
+    for (const auto& sheet : project_.sheets) {
+      if (sheet.shelf != 0) ++taken[sheet.shelf];
+    }
+    for (const auto& [id, count] : taken) {
+      const auto item = std::find_if(project_.shelf.begin(), project_.shelf.end(),
+                                     [id = id](const ShelfItem& s) { return s.id == id; });
+      if (item == project_.shelf.end()) {
+        const auto sheet = std::find_if(project_.sheets.begin(), project_.sheets.end(),
+                                        [id = id](const Sheet& s) { return s.shelf == id; });
+        add("shelf-gone", Severity::warning, {{"sheets", 1.0 * count}, {"stock", stock_name(sheet->stock)}});
+      } else if (item->count && count > *item->count) {
+        add("shelf-short", Severity::warning,
+            {{"sheets", 1.0 * count}, {"has", 1.0 * *item->count}, {"stock", stock_name(item->stock)}});
+      }
+    }
+  }
+
+  const Project& project_;
+  const Drawing& drawing_;
+  const Layout& layout_;
+  std::vector<Finding> out_;
+};
+
+}  // namespace
+
+std::vector<Finding> check_layout(const Project& project, const Drawing& drawing, const Layout& layout) {
+  return LayoutChecker(project, drawing, layout).run();
+}
+
+}  // namespace dotlane

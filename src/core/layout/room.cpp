@@ -1,0 +1,111 @@
+#include "core/layout/room.hpp"
+
+#include <algorithm>
+
+#include "core/shape/evaluate.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr double kOver = 0.05;   // mm: half the width of what runs over an edge
+constexpr double kThin = 0.002;  // mm: outlines are thinned this much before they are compared
+constexpr double kEdge = 1e-3;   // mm: what reaches so little past an edge lies inside
+
+Region region_of_box(const Box& b) { return Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}}; }
+
+}  // namespace
+
+Region packed_shape(const Drawing& drawing, const Part& part) {
+  Region shape = part.body.empty() ? region_of_box(part.reach.grown(kOver)) : part.body;
+  if (!part.body.empty() && !bounds_of(part.body).grown(kOver).contains(part.reach)) {
+    std::vector<Polyline> over;
+    for (const auto& at : part.lines) {
+      const DrawnPiece* piece = find_drawn(drawing, at.piece);
+      const Polyline line = piece->mapped(piece->flat->lines[at.line].polylines[at.contour]);
+      for (auto& stretch : clip({line}, part.body, false)) over.push_back(std::move(stretch));
+    }
+    shape = unite({shape, buffer(over, kOver, kOver)});
+  }
+  return transformed(shape, frame_of(find_drawn(drawing, part.key.piece)->map).to_figure.inverse());
+}
+
+Region body_on_mat(const Drawing& drawing, const Part& part, const Affine& map) {
+  return transformed(packed_shape(drawing, part), map * frame_of(find_drawn(drawing, part.key.piece)->map).to_figure);
+}
+
+Region area_of(const Sheet& sheet) {
+  if (sheet.outline.empty()) return region_of_box(sheet.area);
+  return transformed(region_of(sheet.outline, FillRule::evenodd), Affine::move(sheet.area.x0, sheet.area.y0));
+}
+
+Region usable_on(const Sheet& sheet, const Machine& machine) {
+  return intersect(area_of(sheet), region_of_box(machine.usable_area()));
+}
+
+Room::Room(const Project& project, const Drawing& drawing, const Layout& layout, const Sheet& sheet,
+           const std::vector<std::size_t>& lifted)
+    : drawing_(drawing), layout_(layout), area_(offset(usable_on(sheet, project.machine), kEdge, {Corners::mitre})) {
+  for (std::size_t k = 0; k < layout.laid.size(); ++k) {
+    const LaidPart& laid = layout.laid[k];
+    if (laid.sheet != sheet.id || std::find(lifted.begin(), lifted.end(), k) != lifted.end()) continue;
+    const Part& part = layout.parts[laid.part];
+    const Box reach = part.reach.grown(kOver);
+    Body body{k, {}, part.body.empty()};
+    for (const Vec corner :
+         {Vec{reach.x0, reach.y0}, Vec{reach.x1, reach.y0}, Vec{reach.x1, reach.y1}, Vec{reach.x0, reach.y1}})
+      body.box.add(laid.map(corner));
+    bodies_.push_back(std::move(body));
+  }
+}
+
+const Clearance& Room::ready(const Body& body) const {
+  if (!body.ready) {
+    const LaidPart& laid = layout_.laid[body.laid];
+    Region region;
+    for (const auto& ring : body_on_mat(drawing_, layout_.parts[laid.part], laid.map).rings) {
+      Ring r = thinned(ring, kThin);
+      if (r.size() >= 3) region.rings.push_back(std::move(r));
+    }
+    body.ready.emplace(region);
+  }
+  return *body.ready;
+}
+
+std::vector<Clash> Room::around(const Clearance& shape, Vec moved, double gap_mm) const {
+  std::vector<Clash> out;
+  const Box& b = shape.bounds();
+  const Box near = Box{b.x0 + moved.x, b.y0 + moved.y, b.x1 + moved.x, b.y1 + moved.y}.grown(gap_mm);
+  for (const auto& body : bodies_) {
+    if (!near.overlaps(body.box)) continue;
+    const double apart = ready(body).distance(shape, moved);
+    if (apart < gap_mm) out.push_back({0, body.laid, apart});
+  }
+  std::stable_sort(out.begin(), out.end(), [](const Clash& a, const Clash& c) { return a.apart_mm < c.apart_mm; });
+  return out;
+}
+
+bool Room::holds(const Clearance& shape, Vec moved) const { return area_.holds(shape, moved); }
+
+std::vector<Clash> Room::clashes(double gap_mm) const {
+  std::vector<const Body*> by_left;
+  for (const auto& body : bodies_) {
+    if (!body.loose) by_left.push_back(&body);
+  }
+  std::sort(by_left.begin(), by_left.end(), [](const Body* a, const Body* b) { return a->box.x0 < b->box.x0; });
+  std::vector<Clash> out;
+  for (std::size_t i = 0; i < by_left.size(); ++i) {
+    const Box near = by_left[i]->box.grown(gap_mm);
+    for (std::size_t j = i + 1; j < by_left.size() && by_left[j]->box.x0 <= near.x1; ++j) {
+      if (!near.overlaps(by_left[j]->box)) continue;
+      const double apart = ready(*by_left[i]).distance(ready(*by_left[j]), {});
+      if (apart >= gap_mm) continue;
+      const auto [a, b] = std::minmax(by_left[i]->laid, by_left[j]->laid);
+      out.push_back({a, b, apart});
+    }
+  }
+  std::sort(out.begin(), out.end(),
+            [](const Clash& a, const Clash& b) { return std::tie(a.a, a.b) < std::tie(b.a, b.b); });
+  return out;
+}
+
+}  // namespace dotlane

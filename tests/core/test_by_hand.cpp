@@ -1,0 +1,317 @@
+// Sheets by hand: parts kept together, room found, pushed together, left out of the run; mats by tool; and what the
+// second look says of it all.
+#include "core/check/layout_checks.hpp"
+#include "core/format/project_json.hpp"
+#include "core/layout/lay_edit.hpp"
+#include "core/layout/nest.hpp"
+#include "core/layout/room.hpp"
+#include "fixtures.hpp"
+#include "random_projects.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+namespace {
+
+const char* const kThree = R"(<path id="a" d="M20 20 h40 v30 h-40 z"/><path id="b" d="M80 20 h40 v30 h-40 z"/>)"
+                           R"(<path id="c" d="M20 80 h60 v20 h-60 z"/>)";
+
+struct Laid {
+  Project p;
+  Derived d;
+  explicit Laid(Project project) : p(std::move(project)) { follow(); }
+  void follow() { d = derived(p); }
+  template <class Edit>
+  void edit(Edit change) {
+    p = change(p, d.drawing, d.layout);
+    follow();
+  }
+  /// Puts a part so that its centre lies there on the first sheet.
+  void put(std::size_t part, Vec at, double turn = 0, int sheet = 0) {
+    edit([&](const Project& now, const Drawing& drawing, const Layout& layout) {
+      return set_place(now, drawing, layout, part, {1, sheet == 0 ? p.sheets[0].id : sheet, turn, at, false});
+    });
+  }
+  std::vector<std::string> codes() const {
+    std::vector<std::string> out;
+    for (const auto& f : check_layout(p, d.drawing, d.layout))
+      out.push_back(f.code + (f.form.empty() ? "" : "/" + f.form));
+    return out;
+  }
+  Vec centre(std::size_t k) const { return d.layout.laid[k].map(d.layout.parts[d.layout.laid[k].part].centre); }
+};
+
+using Codes = std::vector<std::string>;
+
+/// The one finding there is.
+const Finding& only(const Laid& l, std::vector<Finding>& kept) {
+  kept = check_layout(l.p, l.d.drawing, l.d.layout);
+  REQUIRE(kept.size() == 1);
+  return kept.front();
+}
+
+double figure(const Finding& f, const char* name) {
+  for (const auto& [key, value] : f.figures) {
+    if (key == name) return std::get<double>(value);
+  }
+  FAIL("no figure " << name);
+  return 0;
+}
+
+}  // namespace
+
+TEST_CASE("parts on each other, too near, and apart: each said with its figure") {
+  Laid l(project_of(kThree));
+  std::vector<Finding> kept;
+  CHECK(l.codes().empty());
+  l.put(0, {100, 100}), l.put(1, {120, 110}), l.put(2, {200, 200});
+  const Finding& over = only(l, kept);
+  CHECK(over.code == "parts-overlap");
+  CHECK(figure(over, "over") == Approx(20 * 20));
+  CHECK(over.fixes.size() == 1);
+  l.put(1, {141.5, 100});
+  const Finding& near = only(l, kept);
+  CHECK(near.code == "parts-near");
+  CHECK(figure(near, "apart") == Approx(1.5));
+  CHECK(figure(near, "gap") == Approx(2));
+  l.p.laying.gap_mm = 1.5, l.follow();
+  CHECK(l.codes().empty());
+  l.p.laying.gap_mm = 2;
+  l.put(1, {142, 100});
+  CHECK(l.codes().empty());
+  // The remedy: room is found where nothing is in the way.
+  l.put(1, {120, 110});
+  const Finding again = check_layout(l.p, l.d.drawing, l.d.layout).front();
+  l.p = apply_fix(l.p, l.d.drawing, again, again.fixes.front()), l.follow();
+  CHECK(l.codes().empty());
+}
+
+TEST_CASE("as drawn, edges that meet are no overlap, and what lies on another is said") {
+  CHECK(Laid(project_of(R"(<path d="M20 20 h40 v30 h-40 z"/><path d="M60 20 h40 v30 h-40 z"/>)")).codes().empty());
+  CHECK(Laid(project_of(R"(<path d="M20 20 h40 v30 h-40 z"/><path d="M50 20 h40 v30 h-40 z"/>)")).codes() ==
+        Codes{"parts-overlap"});
+}
+
+TEST_CASE("over the edge of a scrap, without room, larger than any sheet, against the grain") {
+  Laid l(project_of(kThree));
+  const Sheet whole = l.p.sheets[0];
+  // An L: the corner at the lower right is missing.
+  l.p.sheets[0].area = Box::of(10, 10, 200, 200);
+  l.p.sheets[0].outline = {{{0, 0}, {200, 0}, {200, 100}, {100, 100}, {100, 200}, {0, 200}}};
+  l.follow();
+  l.put(0, {40, 40}), l.put(1, {100, 40}), l.put(2, {100, 150});
+  std::vector<Finding> kept;
+  const Finding& off = only(l, kept);
+  CHECK(off.code == "off-scrap");
+  CHECK(figure(off, "off") == Approx(30 * 20).epsilon(1e-3));
+  l.put(2, {60, 150});
+  CHECK(l.codes().empty());
+
+  l.edit([](const Project& p, const Drawing& d, const Layout& layout) { return let_wait(p, d, layout, {2}); });
+  CHECK(l.codes() == Codes{"part-waiting"});
+  l.p.sheets[0] = whole;
+  l.p.sheets[0].area = Box::of(10, 10, 57, 57);  // 60 x 20 goes in slantwise: (60 + 20) / sqrt 2
+  l.follow();
+  CHECK(l.codes() == Codes{"part-waiting"});
+  l.p.sheets[0].area = Box::of(10, 10, 45, 45);
+  l.follow();
+  CHECK(l.codes() == Codes{"part-too-large"});
+
+  Laid g(project_of(kThree));
+  g.p.stocks[0].grain = Grain::upright;
+  for (auto& s : g.p.stocks) s.grain = Grain::upright;
+  g.follow();
+  CHECK(g.codes().empty());
+  g.put(0, {200, 200}, 180);
+  CHECK(g.codes().empty());
+  g.put(0, {200, 200}, 30);
+  const Finding& against = only(g, kept);
+  CHECK(against.code == "against-grain");
+  CHECK(figure(against, "turn") == Approx(30));
+}
+
+TEST_CASE("the shelf is counted: more sheets than it has, and sheets of what is gone") {
+  Laid l(project_of(kThree));
+  const std::string stock = l.p.sheets[0].stock;
+  l.p.shelf.push_back({7, stock, 300, 300, 1, {}, "", {}});
+  l.p.sheets[0].shelf = 7;
+  CHECK(l.codes().empty());
+  add_sheet(l.p, stock);
+  l.p.sheets[1].shelf = 7;
+  l.follow();
+  CHECK(l.codes() == Codes{"shelf-short"});
+  l.p.shelf.clear();
+  CHECK(l.codes() == Codes{"shelf-gone"});
+}
+
+TEST_CASE("what is kept together is packed as it stands in the figure, and said when it is torn apart") {
+  Laid l(project_of(kThree));
+  l.edit([](const Project& p, const Drawing& d, const Layout& layout) {
+    return keep_together(p, d, layout, {0, 1}, true);
+  });
+  l.edit([](const Project& p, const Drawing& d, const Layout& layout) { return set_copies(p, d, layout, 3); });
+  CHECK(project_from_json(to_json(l.p), "together").value() == l.p);
+  l.edit([](const Project& p, const Drawing& d, const Layout& layout) {
+    NestOptions options = nest_options(p);
+    return nest_all(p, d, layout, options, 0).project;
+  });
+  REQUIRE(l.d.layout.laid.size() == 9);
+  CHECK(l.codes().empty());
+  for (std::size_t k = 0; k < 3; ++k) {
+    const auto with = l.d.layout.moved_with(l.p, k);
+    REQUIRE(with == std::vector<std::size_t>{k, k + 3});
+    const LaidPart &a = l.d.layout.laid[k], &b = l.d.layout.laid[k + 3];
+    CHECK(a.sheet == b.sheet);
+    CHECK(distance(a.map({70, 35}), b.map({70, 35})) < 1e-6);
+  }
+  CHECK(l.d.layout.moved_with(l.p, 6) == std::vector<std::size_t>{6});
+  l.put(0, {150, 250}, 10);
+  const auto codes = l.codes();
+  CHECK(std::count(codes.begin(), codes.end(), "group-torn") == 1);
+  l.edit([](const Project& p, const Drawing& d, const Layout& layout) {
+    return keep_together(p, d, layout, {0, 1}, false);
+  });
+  CHECK(l.d.layout.moved_with(l.p, 0) == std::vector<std::size_t>{0});
+}
+
+TEST_CASE("random projects: room is found for some while the rest stays, and pushing together keeps the gap") {
+  Chance chance(1107);
+  int found = 0, pushed = 0;
+  for (int round = 0; round < rounds(40); ++round) {
+    INFO("round " << round);
+    Laid l(random_project(chance));
+    l.p.laying.gap_mm = chance.between(0.5, 4);
+    l.p.laying.turn_step_deg = chance.coin() ? 90 : 0;
+    l.edit([](const Project& p, const Drawing& d, const Layout& layout) {
+      return nest_all(p, d, layout, nest_options(p), 0).project;
+    });
+    std::vector<std::size_t> some;
+    for (std::size_t k = 0; k < l.d.layout.laid.size(); ++k) {
+      if (chance.whole(0, 3) == 0) some.push_back(k);
+    }
+    if (some.empty()) continue;
+    const Layout before = l.d.layout;
+    l.edit([&](const Project& p, const Drawing& d, const Layout& layout) { return find_room(p, d, layout, some); });
+    for (std::size_t k = 0; k < before.laid.size(); ++k) {
+      if (std::find(some.begin(), some.end(), k) != some.end()) continue;
+      CHECK(l.d.layout.laid[k].sheet == before.laid[k].sheet);
+      CHECK(l.d.layout.laid[k].map == before.laid[k].map);
+    }
+    const auto bad = [](const Codes& codes) {
+      return std::count_if(codes.begin(), codes.end(), [](const std::string& c) {
+        return c == "parts-overlap" || c == "parts-near" || c == "off-scrap";
+      });
+    };
+    CHECK(bad(l.codes()) == 0);
+    ++found;
+    // Where some go, the others can come together.
+    l.edit([&](const Project& p, const Drawing& d, const Layout& layout) {
+      std::vector<std::size_t> others;
+      for (std::size_t k = 0; k < layout.laid.size(); k += 2) others.push_back(k);
+      return let_wait(p, d, layout, others);
+    });
+    const Layout then = l.d.layout;
+    some.clear();
+    for (std::size_t k = 1; k < then.laid.size(); k += 2) {
+      if (chance.whole(0, 3) > 0) some.push_back(k);
+    }
+    if (some.empty()) continue;
+    l.edit([&](const Project& p, const Drawing& d, const Layout& layout) {
+      return pushed_together(p, d, layout, p.laying.gap_mm, some);
+    });
+    CHECK(bad(l.codes()) == 0);
+    for (std::size_t k = 0; k < then.laid.size(); ++k) {
+      const LaidPart &was = then.laid[k], &now = l.d.layout.laid[k];
+      const bool may = std::find(some.begin(), some.end(), k) != some.end();
+      CHECK(now.sheet == was.sheet);
+      const Vec by = now.map({0, 0}) - was.map({0, 0});
+      CHECK(by.x < 1e-6);
+      CHECK(by.y < 1e-6);
+      if (!may) CHECK(now.map == was.map);
+      pushed += may && std::hypot(by.x, by.y) > 1;
+    }
+    CHECK(project_from_json(to_json(l.p), "by hand").value() == l.p);
+  }
+  CHECK(found > rounds(40) / 2);
+  CHECK(pushed > 0);
+}
+
+TEST_CASE("left out of the run: a copy, a sheet, a pass, while nothing is deleted and all comes back") {
+  Laid l(project_of(kThree));
+  l.p = assign_role(l.p, {{1, "c"}}, Role::draw);
+  l.follow();
+  const Plan whole = l.d.plan;
+  const Project before = l.p;
+  REQUIRE(whole.passes.size() == 2);
+  const auto strokes = [](const Plan& plan) {
+    std::size_t n = 0;
+    for (const auto& pass : plan.passes) n += pass.strokes.size();
+    return n;
+  };
+  l.edit([](const Project& p, const Drawing& d, const Layout& layout) { return set_not_now(p, d, layout, {0}, true); });
+  CHECK(strokes(l.d.plan) + 1 == strokes(whole));
+  CHECK(l.d.plan.not_now.empty());
+  CHECK(l.d.layout.laid[0].not_now);
+  CHECK(project_from_json(to_json(l.p), "some").value() == l.p);
+  const auto said = [&] {
+    return std::count_if(l.d.findings.begin(), l.d.findings.end(),
+                         [](const Finding& f) { return f.code == "not-now"; });
+  };
+  CHECK(said() == 1);
+  l.p = set_pass_not_now(l.p, whole.passes[0].key, true), l.follow();
+  CHECK(l.d.plan.passes.size() == 1);
+  REQUIRE(l.d.plan.not_now.size() == 1);
+  CHECK(l.d.plan.not_now[0].key == whole.passes[0].key);
+  l.p = set_sheet_not_now(l.p, l.p.sheets[0].id, true), l.follow();
+  CHECK(l.d.plan.passes.empty());
+  CHECK(l.d.plan.not_now.size() == 2);
+  CHECK(project_from_json(to_json(l.p), "none").value() == l.p);
+  l.p = run_everything(l.p), l.follow();
+  CHECK(strokes(l.d.plan) == strokes(whole));
+  CHECK(said() == 0);
+  CHECK(l.p.pieces == before.pieces);
+}
+
+TEST_CASE("by tool, every mat sees the tools that are loaded before these change, in the order of its own passes") {
+  Chance chance(77);
+  int fewer_tools = 0;
+  for (int round = 0; round < rounds(60); ++round) {
+    INFO("round " << round);
+    Laid l(random_project(chance));
+    const Plan by_sheet = l.d.plan;
+    l.p.plan.by_tool = true;
+    l.follow();
+    const Plan& by_tool = l.d.plan;
+    REQUIRE(by_tool.passes.size() == by_sheet.passes.size());
+    const auto of_mat = [](const Plan& plan, int load) {
+      std::vector<int> ranks;
+      for (const auto& pass : plan.passes) {
+        if (pass.load == load) ranks.push_back(static_cast<int>(pass.role));
+      }
+      return ranks;
+    };
+    for (const auto& sheet : l.p.sheets) {
+      const auto &roles = l.p.plan.role_order, order = roles;
+      const auto rank = [&](int role) {
+        return std::find(order.begin(), order.end(), static_cast<Role>(role)) - order.begin();
+      };
+      const auto now = of_mat(by_tool, sheet.load);
+      CHECK(std::is_sorted(now.begin(), now.end(), [&](int a, int b) { return rank(a) < rank(b); }));
+    }
+    const Handwork a = handwork_of(by_sheet), b = handwork_of(by_tool);
+    CHECK(a.returns == 0);
+    CHECK(b.tools <= a.tools);
+    CHECK(b.mats == a.mats + b.returns);
+    CHECK(by_tool.running_seconds() > 0.5 * by_sheet.running_seconds());
+    fewer_tools += b.tools < a.tools;
+    // Pauses say what the machine is asked to do: the mat that is in is the one each pass wants.
+    int load = by_tool.passes.empty() ? 0 : by_tool.passes.front().load;
+    std::size_t pause = 0;
+    for (std::size_t i = 0; i < by_tool.passes.size(); ++i) {
+      for (; pause < by_tool.pauses.size() && by_tool.pauses[pause].before_pass == i; ++pause)
+        load = by_tool.pauses[pause].load;
+      CHECK(by_tool.passes[i].load == load);
+    }
+  }
+  CHECK(fewer_tools > 0);
+}
