@@ -14,12 +14,15 @@
 #include "app/dialogs.hpp"
 #include "app/panels/recipe_panel.hpp"
 #include "app/panels/run_panel.hpp"
-#include "app/panels/sheets_panel.hpp"
 #include "app/recent_projects.hpp"
+#include "app/sheets/parts_ledger.hpp"
+#include "app/sheets/sheets_panel.hpp"
+#include "app/sheets/shelf_card.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "core/check/checks.hpp"
 #include "core/format/files.hpp"
+#include "core/layout/shelf.hpp"
 #include "core/project/edit.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "render/job_export.hpp"
@@ -63,16 +66,24 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   grid->setSpacing(0);
   top_ = new TopBar(session_, actions_, centre);
   grid->addWidget(top_, 0, 0, 1, 3);
-  ledger_ = new Ledger(session_, centre);
-  ledger_->setFixedWidth(251);
-  grid->addWidget(ledger_, 1, 0);
+  desk_ = new SheetDesk(session_, this);
+  ledgers_ = new QStackedWidget(centre);
+  ledgers_->setFixedWidth(251);
+  ledger_ = new Ledger(session_, ledgers_);
+  ledgers_->addWidget(ledger_);
+  ledgers_->addWidget(new PartsLedger(session_, *desk_, ledgers_));
+  grid->addWidget(ledgers_, 1, 0);
   auto* middle = new QWidget(centre);
   auto* stack = new QVBoxLayout(middle);
   stack->setContentsMargins(0, 0, 0, 0);
   stack->setSpacing(0);
   notice_ = new Notice(middle);
-  bench_ = new Bench(session_, *typing_, middle);
-  stack->addWidget(bench_, 1);
+  tables_ = new QStackedWidget(middle);
+  bench_ = new Bench(session_, *typing_, tables_);
+  sheets_ = new SheetsView(session_, *desk_, tables_);
+  tables_->addWidget(bench_);
+  tables_->addWidget(sheets_);
+  stack->addWidget(tables_, 1);
   notice_->raise();  // over the bench: nothing moves when something is said
   grid->addWidget(middle, 1, 1);
   panels_ = new QStackedWidget(centre);
@@ -80,7 +91,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   panels_->setFixedWidth(286);
   recipe_ = new RecipePanel(session_, panels_);
   panels_->addWidget(recipe_);
-  panels_->addWidget(new SheetsPanel(session_, panels_));
+  auto* sheets_panel = new SheetsPanel(session_, *desk_, panels_);
+  panels_->addWidget(sheets_panel);
   passes_ = new PassesPanel(session_, panels_);
   panels_->addWidget(passes_);
   panels_->addWidget(new RunPanel(session_, *run_, panels_));
@@ -102,6 +114,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     recipe_->openStep(0);
   });
   addEditActions();
+  addSheetActions();
   addViewActions();
   recipe_->addMenus(actions_);
   connect(shapes_, &ShapeActions::stepAdded, this, [this](int step) {
@@ -115,7 +128,11 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   connect(top_, &TopBar::stagePicked, this, &MainWindow::setStage);
   connect(top_, &TopBar::secondLookPicked, this, [this] { showSecondLook(!look_open_); });
   connect(look_, &SecondLook::showLines, bench_, &Bench::point);
+  connect(look_, &SecondLook::showLines, desk_, &SheetDesk::point);
   connect(bench_, &Bench::filesDropped, this, &MainWindow::take);
+  connect(sheets_, &SheetsView::filesDropped, this, &MainWindow::take);
+  connect(desk_, &SheetDesk::said, notice_, &Notice::say);
+  connect(&sheets_panel->shelf(), &ShelfCard::otherShelfAsked, this, &MainWindow::takeOtherShelf);
   connect(lanes_, &Lanes::passPicked, this, [this](int pass) {
     passes_->setPass(pass);
     if (stage_ != Stage::run) setStage(Stage::passes);
@@ -241,6 +258,13 @@ void MainWindow::watchRun() {
 void MainWindow::setStage(Stage stage) {
   stage_ = stage;
   bench_->setOnMats(stage != Stage::draft);
+  const int at = stage == Stage::sheets ? 1 : 0;
+  const bool held = tables_->currentWidget()->hasFocus();
+  ledgers_->setCurrentIndex(at);
+  tables_->setCurrentIndex(at);
+  if (held) tables_->currentWidget()->setFocus();
+  // All mats want the room; what the user folds or unfolds there is for that stage.
+  foldLanes(stage == Stage::sheets ? sheets_folded_ : lanes_folded_);
   look_open_ = false;
   top_->setSecondLookOpen(false);
   top_->setStage(stage);
@@ -249,7 +273,7 @@ void MainWindow::setStage(Stage stage) {
 }
 
 void MainWindow::foldLanes(bool on) {
-  lanes_folded_ = on;
+  (stage_ == Stage::sheets ? sheets_folded_ : lanes_folded_) = on;
   lanes_->setFixedHeight(on ? kLanesFolded : kLanesHeight);
 }
 
@@ -558,21 +582,71 @@ void MainWindow::updateActions() {
   enable("run-cancel", run_->active());
 }
 
+// --- sheets ----------------------------------------------------------------------------------------------------------
+
+void MainWindow::addSheetActions() {
+  const auto add = [this](const char* id, const QString& text, const QKeySequence& key, void (SheetDesk::*edit)()) {
+    actions_.add(
+        QString::fromLatin1(id), text, key, [this, edit] { (desk_->*edit)(); }, sheets_);
+  };
+  add("part-pin", tr("Pin the chosen parts, or let them go"), Qt::Key_H, &SheetDesk::togglePinned);
+  add("part-together", tr("Keep the chosen parts together, or not"), Qt::Key_K, &SheetDesk::toggleTogether);
+  add("part-not-now", tr("Leave the chosen parts out of the run, or not"), Qt::Key_N, &SheetDesk::toggleNotNow);
+  add("part-room", tr("Find room for the chosen parts"), Qt::Key_R, &SheetDesk::findRoom);
+  add("part-fit", tr("Turn the chosen parts to fit their sheet"), Qt::Key_T, &SheetDesk::turnToFit);
+  add("part-off", tr("Take the chosen parts off their sheet"), Qt::Key_Backspace, &SheetDesk::takeOff);
+  add("parts-push", tr("Push the parts together"), Qt::Key_U, &SheetDesk::pushTogether);
+  for (const int way : {1, -1}) {
+    actions_.add(
+        way > 0 ? QStringLiteral("part-turn-left") : QStringLiteral("part-turn-right"),
+        way > 0 ? tr("Turn the chosen parts to the left on their sheet")
+                : tr("Turn the chosen parts to the right on their sheet"),
+        way > 0 ? Qt::Key_Comma : Qt::Key_Period,
+        [this, way] {
+          const double step = session_.project().laying.turn_step_deg;
+          desk_->turn(way * (step > 0 ? step : 90));
+        },
+        sheets_);
+  }
+  actions_.add("run-everything", tr("Run everything: nothing is left out any more"), Qt::CTRL | Qt::SHIFT | Qt::Key_R,
+               [this] { desk_->runEverything(); });
+}
+
+void MainWindow::takeOtherShelf() {
+  const auto files = dialogs().openFiles(this, tr("Take the shelf of another project"), project_filter());
+  if (files.isEmpty()) return;
+  session_.aside([this, path = files.front()]() -> std::function<void()> {
+    auto other = std::make_shared<Result<Project>>(load_project(path.toStdString()));
+    return [this, other] {
+      if (!*other) return notice_->say(qs(other->error().line()), true);
+      Project next = take_shelf(session_.project(), **other);
+      const auto more = next.shelf.size() - session_.project().shelf.size();
+      session_.commit(std::move(next), tr("Take another's shelf"));
+      notice_->say(
+          tr("%1 came from the shelf of %2.").arg(counted(more, tr("thing"), tr("things")), qs((*other)->name)), false);
+    };
+  });
+}
+
 // --- view and run ----------------------------------------------------------------------------------------------------
 
 void MainWindow::addViewActions() {
   actions_.add("find-action", tr("Find an action"), Qt::CTRL | Qt::Key_Space, [this] { top_->finder()->begin(); });
-  actions_.add("zoom-fit", tr("Zoom to fit"), Qt::CTRL | Qt::Key_0, [this] { bench_->zoomToFit(); });
+  const auto on_sheets = [this] { return stage_ == Stage::sheets; };
+  actions_.add("zoom-fit", tr("Zoom to fit"), Qt::CTRL | Qt::Key_0,
+               [this, on_sheets] { on_sheets() ? sheets_->zoomToFit() : bench_->zoomToFit(); });
   actions_.add("zoom-selection", tr("Zoom to what is selected"), Qt::CTRL | Qt::Key_9,
                [this] { bench_->zoomToSelection(); });
   actions_.add("stacked", tr("Show the layers stacked, as they will lie on each other"), Qt::CTRL | Qt::Key_Y,
                [this] { bench_->setStacked(!bench_->stacked()); });
   actions_.add("show-hidden", tr("Show what upper layers hide"), Qt::CTRL | Qt::SHIFT | Qt::Key_Y,
                [this] { bench_->setHiddenShown(!bench_->hiddenShown()); });
-  actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn,
-               [this] { bench_->zoomBy(1.25, QRectF(bench_->rect()).center()); });
-  actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut,
-               [this] { bench_->zoomBy(1 / 1.25, QRectF(bench_->rect()).center()); });
+  const auto zoom = [this, on_sheets](double by) {
+    on_sheets() ? sheets_->zoomBy(by, QRectF(sheets_->rect()).center())
+                : bench_->zoomBy(by, QRectF(bench_->rect()).center());
+  };
+  actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn, [this, zoom] { zoom(1.25); });
+  actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut, [this, zoom] { zoom(1 / 1.25); });
   actions_.add("stage-draft", tr("Go to Draft"), Qt::ALT | Qt::Key_1, [this] { setStage(Stage::draft); });
   actions_.add("stage-sheets", tr("Go to Sheets"), Qt::ALT | Qt::Key_2, [this] { setStage(Stage::sheets); });
   actions_.add("stage-passes", tr("Go to Passes"), Qt::ALT | Qt::Key_3, [this] { setStage(Stage::passes); });
@@ -581,7 +655,7 @@ void MainWindow::addViewActions() {
                [this] { showSecondLook(!look_open_); });
   actions_.add("to-notice", tr("Go to the answers of a notice"), Qt::Key_F6, [this] { notice_->focusAnswer(); });
   actions_.add("fold-lanes", tr("Fold the lanes to one line, or unfold them"), Qt::ALT | Qt::Key_L,
-               [this] { foldLanes(!lanes_folded_); });
+               [this] { foldLanes(lanes_->height() > kLanesFolded); });
   actions_.add("fold-panel", tr("Fold the panel at the right away, or show it"), Qt::ALT | Qt::Key_P,
                [this] { panels_->setVisible(!panels_->isVisible()); });
   actions_.add("unit", tr("Switch between millimetres and inches"), Qt::CTRL | Qt::Key_U, [this] {

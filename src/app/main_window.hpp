@@ -15,6 +15,7 @@
 #include "app/run_controller.hpp"
 #include "app/session.hpp"
 #include "app/shape_actions.hpp"
+#include "app/sheets/sheets_view.hpp"
 #include "app/top_bar.hpp"
 
 namespace dotlane {
@@ -29,6 +30,8 @@ class MainWindow : public QMainWindow {
   [[nodiscard]] Session& session() { return session_; }
   [[nodiscard]] RunController& run() { return *run_; }
   [[nodiscard]] Bench& bench() { return *bench_; }
+  [[nodiscard]] SheetsView& sheets() { return *sheets_; }
+  [[nodiscard]] SheetDesk& desk() { return *desk_; }
   [[nodiscard]] Typing& typing() { return *typing_; }
   [[nodiscard]] Lanes& lanes() { return *lanes_; }
   [[nodiscard]] Actions& actions() { return actions_; }
@@ -50,8 +53,10 @@ class MainWindow : public QMainWindow {
  private:
   void addFileActions();
   void addEditActions();
+  void addSheetActions();
   void addViewActions();
   void foldLanes(bool on);
+  void takeOtherShelf();
   void fillProjectMenu();
   void updateActions();
   void save(bool as, std::function<void(bool)> then = {});
@@ -69,6 +74,9 @@ class MainWindow : public QMainWindow {
   TopBar* top_;
   Ledger* ledger_;
   Bench* bench_;
+  SheetDesk* desk_;
+  SheetsView* sheets_;
+  QStackedWidget *ledgers_, *tables_;
   Notice* notice_;
   ShapeActions* shapes_ = nullptr;
   LetteringActions* lettering_ = nullptr;
@@ -79,7 +87,7 @@ class MainWindow : public QMainWindow {
   Lanes* lanes_;
   Stage stage_ = Stage::draft;
   bool look_open_ = false, closing_ = false;
-  bool lanes_folded_ = false;
+  bool lanes_folded_ = false, sheets_folded_ = true;
 };
 
 }  // namespace dotlane

@@ -152,6 +152,27 @@ void Session::editDrawn(std::function<Project(const Project&, const Drawing&)> c
       label, merge_key);
 }
 
+void Session::editLaid(std::function<Project(const Project&, const Drawing&, const Layout&)> change,
+                       const QString& label, const std::string& merge_key) {
+  edit(
+      [change = std::move(change), cache = cache_, derived = derived_](const Project& from,
+                                                                       Effort effort) -> std::optional<Project> {
+        // Mostly the project is the one that was laid out last, but for what was taken down of its parts since.
+        Project seen = derived->project;
+        if (!(seen == from)) seen.parts = remembered(seen, derived->drawing, derived->layout.parts);
+        if (seen == from) {
+          Layout layout = derived->layout;
+          if (!(derived->project.parts == from.parts))
+            layout.records = match(derived->drawing, layout.parts, from.parts);
+          return change(from, derived->drawing, layout);
+        }
+        if (effort == Effort::at_once) return std::nullopt;
+        const Drawing drawing = evaluate(from, *cache);
+        return change(from, drawing, lay_out(from, drawing));
+      },
+      label, merge_key);
+}
+
 void Session::size(const std::vector<int>& pieces, const Sizing& sizing, const std::string& merge_key) {
   edit([pieces, sizing, cache = sizing_cache_](
            const Project& from, Effort effort) { return size_pieces(from, pieces, sizing, *cache, effort); },

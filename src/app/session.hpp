@@ -43,6 +43,9 @@ class Session : public QObject {
   /// The same with the drawing of the very project that is edited, never an older one.
   void editDrawn(std::function<Project(const Project&, const Drawing&)> change, const QString& label,
                  const std::string& merge_key = {});
+  /// The same with the layout as well.
+  void editLaid(std::function<Project(const Project&, const Drawing&, const Layout&)> change, const QString& label,
+                const std::string& merge_key = {});
   /// Whether an edit is being worked out aside.
   [[nodiscard]] bool editing() const { return !edits_.empty(); }
   /// Sizes the pieces as one.

@@ -7,6 +7,7 @@
 namespace dotlane {
 
 struct Derived {
+  Project project;  ///< what all the rest follows from
   Drawing drawing;
   Layout layout;
   Plan plan;
@@ -16,6 +17,7 @@ struct Derived {
 /// Evaluates, lays out, plans and checks the project.
 [[nodiscard]] inline Derived derive(const Project& project, DrawingCache& cache) {
   Derived d;
+  d.project = project;
   d.drawing = evaluate(project, cache);
   d.layout = lay_out(project, d.drawing);
   d.plan = make_plan(project, d.layout);

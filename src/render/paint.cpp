@@ -130,7 +130,20 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
     if (stock && stock->clear) color.setAlpha(110);
     p.setPen(QPen(theme.dark ? color.darker(140) : color.darker(112), 1));
     p.setBrush(color);
-    p.drawRoundedRect(view.to_px(space == Space::mat ? sheet.area : sheet.seen()), 2, 2);
+    const Box box = space == Space::mat ? sheet.area : sheet.seen();
+    if (sheet.outline.empty()) {
+      p.drawRoundedRect(view.to_px(box), 2, 2);
+      continue;
+    }
+    QPainterPath scrap;
+    scrap.setFillRule(Qt::OddEvenFill);
+    for (const auto& ring : sheet.outline) {
+      QPolygonF pixels;
+      for (const Vec q : ring) pixels.append(view.to_px(Vec{box.x0, box.y0} + q));
+      scrap.addPolygon(pixels);
+      scrap.closeSubpath();
+    }
+    p.drawPath(scrap);
   }
 }
 

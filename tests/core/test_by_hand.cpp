@@ -149,7 +149,9 @@ TEST_CASE("what is kept together is packed as it stands in the figure, and said 
   l.edit([](const Project& p, const Drawing& d, const Layout& layout) {
     return keep_together(p, d, layout, {0, 1}, true);
   });
-  l.edit([](const Project& p, const Drawing& d, const Layout& layout) { return set_copies(p, d, layout, 3); });
+  l.edit([](const Project& p, const Drawing& d, const Layout& layout) {
+    return set_copies(p, d, layout, {0, 1, 2}, 3);
+  });
   CHECK(project_from_json(to_json(l.p), "together").value() == l.p);
   l.edit([](const Project& p, const Drawing& d, const Layout& layout) {
     NestOptions options = nest_options(p);

@@ -85,7 +85,7 @@ Project by_hand(Project p) {
 Project scattered(Project p, const Drawing& drawing, Chance& chance, int most_copies) {
   Layout layout = lay_out(p, drawing);
   for (std::size_t i = 0; i < layout.parts.size(); ++i) {
-    p = set_copies(std::move(p), drawing, layout, i, chance.whole(1, most_copies));
+    p = set_copies(std::move(p), drawing, layout, {i}, chance.whole(1, most_copies));
     layout = lay_out(p, drawing);
     std::vector<int> sheets;
     for (const auto& sheet : p.sheets) {
@@ -203,13 +203,13 @@ TEST_CASE("laid out by hand, parts wait until they are placed, copies wait in an
   d = derived(p);
   REQUIRE(d.plan.passes.size() == 1);
   CHECK(d.plan.passes[0].strokes.size() == 1);
-  p = set_copies(p, d.drawing, d.layout, 1, 3);
+  p = set_copies(p, d.drawing, d.layout, {1}, 3);
   d = derived(p);
   CHECK(d.layout.laid.size() == 6);
   CHECK(d.plan.passes[0].strokes.size() == 1);
   p = set_place(p, d.drawing, d.layout, 1, {3, 1, 0, {200, 100}, false});
   CHECK(derived(p).plan.passes[0].strokes.size() == 2);
-  p = set_copies(p, d.drawing, lay_out(p, d.drawing), 1, 2);  // the third goes with its place
+  p = set_copies(p, d.drawing, lay_out(p, d.drawing), {1}, 2);  // the third goes with its place
   CHECK(derived(p).plan.passes[0].strokes.size() == 1);
 }
 
@@ -432,7 +432,7 @@ TEST_CASE("shelf, scraps, copies and places are saved, what cannot be is refused
   p.stocks[0].laid_out = LaidOut::packed;
   p.stocks[1].grain = Grain::across;
   const Drawing d = drawn(p);
-  p = set_copies(p, d, lay_out(p, d), 0, 6);
+  p = set_copies(p, d, lay_out(p, d), {0}, 6);
   p = set_place(p, d, lay_out(p, d), 0, {4, 1, 12.5, {30, 40}, true});
   const auto read = project_from_json(to_json(p), "saved");
   REQUIRE(read);

@@ -103,8 +103,8 @@ TEST_CASE("six of each fit the sheets they need, what is pinned stays and is kep
   Project p = project_of(boxes({{90, 90}, {60, 40}}));
   DrawingCache cache;
   const Drawing drawing = evaluate(p, cache);
-  p = set_copies(p, drawing, lay_out(p, drawing), 0, 6);
-  p = set_copies(p, drawing, lay_out(p, drawing), 1, 6);
+  p = set_copies(p, drawing, lay_out(p, drawing), {0}, 6);
+  p = set_copies(p, drawing, lay_out(p, drawing), {1}, 6);
   p = set_place(p, drawing, lay_out(p, drawing), 0, {1, 1, 30, {150, 150}, true});
   const int first = p.sheets[0].id;
   p = packed(std::move(p), {2, turns_in_steps(90), 1}, 2);

@@ -177,8 +177,12 @@ struct Opened {
   }
   /// Goes to a stage by its button in the bar along the top.
   void stage(Stage stage) { click(qPrintable(QStringLiteral("stage%1").arg(static_cast<int>(stage)))); }
+  /// What lies in the middle of the window: the bench, or all sheets.
+  QWidget* table() {
+    return window.stage() == Stage::sheets ? static_cast<QWidget*>(&window.sheets()) : &window.bench();
+  }
   void press(Qt::Key key, Qt::KeyboardModifiers keys = Qt::NoModifier) {
-    QTest::keyClick(&bench(), key, keys);
+    QTest::keyClick(table(), key, keys);
     session().settle();
   }
   /// Presses the shortcut of an action; it must be there to be used.
@@ -191,12 +195,12 @@ struct Opened {
     bool done = false;
     const auto heard = QObject::connect(a, &QAction::triggered, a, [&done] { done = true; });
     if (a->shortcutContext() != Qt::WindowShortcut && a->shortcutContext() != Qt::ApplicationShortcut)
-      bench().setFocus();
+      table()->setFocus();
     if (!window.isActiveWindow()) {  // as a window manager does, after a dialog or when another window is clicked
       window.activateWindow();
       (void)QTest::qWaitForWindowActive(&window, 1000);
     }
-    QWidget* on = window.focusWidget() && window.focusWidget()->isVisible() ? window.focusWidget() : &bench();
+    QWidget* on = window.focusWidget() && window.focusWidget()->isVisible() ? window.focusWidget() : table();
     QTest::keySequence(on, a->shortcut());
     QObject::disconnect(heard);
     INFO("keys to " << on->metaObject()->className() << " " << on->objectName().toStdString());
@@ -209,6 +213,11 @@ struct Opened {
   void pick(const std::vector<LineRef>& refs) {
     session().settle();
     if (refs.empty()) return press(Qt::Key_Escape);
+    if (const Stage now = window.stage(); now == Stage::sheets) {  // pieces are listed in the other stages
+      stage(Stage::draft);
+      pick(refs);
+      return stage(now);
+    }
     auto* tree = find<QTreeView>("ledger");
     const auto* model = static_cast<const LedgerModel*>(tree->model());
     auto find_row = [&](const auto& self, const QModelIndex& under, const LineRef& ref) -> QModelIndex {

@@ -30,19 +30,23 @@ class Monkey {
     switch (any(12)) {
       case 0:
       case 1:
-        QTest::mouseClick(&o_.bench(), Qt::LeftButton, keys(), place());
+        QTest::mouseClick(o_.table(), Qt::LeftButton, keys(), place());
         break;
       case 2:
       case 3:
-        drag(&o_.bench(), place(), place(), keys());
+        drag(o_.table(), place(), place(), keys());
         break;
       case 4:
-        QTest::mouseDClick(&o_.bench(), Qt::LeftButton, {}, place());
-        QTest::mouseRelease(&o_.bench(), Qt::LeftButton, {}, place());
+        QTest::mouseDClick(o_.table(), Qt::LeftButton, {}, place());
+        QTest::mouseRelease(o_.table(), Qt::LeftButton, {}, place());
         break;
       case 5: {  // a handle of the frame around what is selected
         const Box box = bounds_of(o_.session().drawing(), o_.session().selection());
-        if (!box.empty()) drag(&o_.bench(), o_.at(box.x1, box.y1), place());
+        if (o_.window.stage() == Stage::sheets) {
+          if (const auto knob = o_.window.sheets().knob()) drag(o_.table(), knob->toPoint(), place());
+        } else if (!box.empty()) {
+          drag(o_.table(), o_.at(box.x1, box.y1), place());
+        }
         break;
       }
       case 6:
@@ -69,13 +73,13 @@ class Monkey {
 
  private:
   int any(int below) { return static_cast<int>(random_() % static_cast<unsigned>(below)); }
-  QPoint place() { return {any(o_.bench().width()), any(o_.bench().height())}; }
+  QPoint place() { return {any(o_.table()->width()), any(o_.table()->height())}; }
   Qt::KeyboardModifiers keys() {
     static constexpr Qt::KeyboardModifier all[] = {Qt::NoModifier,    Qt::NoModifier,      Qt::NoModifier,
                                                    Qt::ShiftModifier, Qt::ControlModifier, Qt::AltModifier};
     return all[any(6)];
   }
-  QWidget* focused() { return QApplication::focusWidget() ? QApplication::focusWidget() : &o_.bench(); }
+  QWidget* focused() { return QApplication::focusWidget() ? QApplication::focusWidget() : o_.table(); }
   void key() {
     static constexpr Qt::Key all[] = {Qt::Key_Left,   Qt::Key_Right,  Qt::Key_Up,     Qt::Key_Down,      Qt::Key_Tab,
                                       Qt::Key_Escape, Qt::Key_Return, Qt::Key_Delete, Qt::Key_Backspace, Qt::Key_Space,
@@ -90,7 +94,7 @@ class Monkey {
     if (!action->isEnabled() || left_alone.contains(action->objectName()) || action->shortcut().isEmpty()) return;
     QTest::keySequence(focused(), action->shortcut());
     // Undo often, so that not all pieces vanish.
-    if (any(2) == 0 && o_.session().canUndo()) QTest::keySequence(&o_.bench(), QKeySequence(QKeySequence::Undo));
+    if (any(2) == 0 && o_.session().canUndo()) QTest::keySequence(o_.table(), QKeySequence(QKeySequence::Undo));
   }
   template <class T>
   T* visible() {

@@ -3,7 +3,6 @@
 #include <QPainter>
 
 #include "app/style.hpp"
-#include "render/paint.hpp"
 
 namespace dotlane {
 namespace {
@@ -17,24 +16,15 @@ struct ArtLayer::Work {
   View view;
   QSize size;
   double ratio;
-  ArtScene scene;
-  const Theme& theme;
+  Art art;
+  QColor ground;
 
   QImage paint(const std::atomic<bool>* stop) const {
     QImage image(size * ratio, QImage::Format_RGB32);
     image.setDevicePixelRatio(ratio);
-    image.fill(theme.ground);
+    image.fill(ground);
     QPainter painter(&image);
-    LineOptions options;
-    options.strength = scene.strength;
-    options.stacked = scene.stacked;
-    options.hidden = scene.hidden;
-    options.clip = QRectF(QPointF(), QSizeF(size));
-    options.stop = stop;
-    paint_mat(painter, view, scene.project.machine, theme, options.clip);
-    if (!scene.stacked) paint_sheets(painter, view, scene.project, scene.load, scene.space, theme);
-    paint_usable_area(painter, view, scene.project.machine, theme);
-    paint_lines(painter, view, scene.project, scene.drawing, theme, options);
+    art.paint(painter, view, QRectF(QPointF(), QSizeF(size)), stop);
     return image;
   }
 };
@@ -46,11 +36,11 @@ ArtLayer::~ArtLayer() {
   pool_.waitForDone();
 }
 
-void ArtLayer::start(const View& view, QSize size, double pixel_ratio, const ArtScene& scene) {
+void ArtLayer::start(const View& view, QSize size, double pixel_ratio, Art art) {
   if (stop_) *stop_ = true;  // what is being painted is out of date
   painting_ = epoch_;
-  if (scene.drawing.segments() <= kPaintAtOnce) {
-    image_ = Work{view, size, pixel_ratio, scene, theme()}.paint(nullptr);
+  if (art.segments <= kPaintAtOnce) {
+    image_ = Work{view, size, pixel_ratio, std::move(art), theme().ground}.paint(nullptr);
     image_view_ = view;
     offset_ = {};
     painted_ = epoch_;
@@ -59,7 +49,8 @@ void ArtLayer::start(const View& view, QSize size, double pixel_ratio, const Art
   View shifted = view;
   shifted.origin += QPointF(kOver, kOver);
   stop_ = std::make_shared<std::atomic<bool>>(false);
-  auto work = std::make_shared<Work>(Work{shifted, size + QSize(2 * kOver, 2 * kOver), pixel_ratio, scene, theme()});
+  auto work = std::make_shared<Work>(
+      Work{shifted, size + QSize(2 * kOver, 2 * kOver), pixel_ratio, std::move(art), theme().ground});
   pool_.start([this, work, stop = stop_, epoch = epoch_, view] {
     QImage image = work->paint(stop.get());
     if (*stop) return;
@@ -78,8 +69,8 @@ void ArtLayer::start(const View& view, QSize size, double pixel_ratio, const Art
   });
 }
 
-void ArtLayer::paint(QPainter& p, const View& view, QSize size, double pixel_ratio, const ArtScene& scene) {
-  if (painted_ != epoch_ && painting_ != epoch_) start(view, size, pixel_ratio, scene);
+void ArtLayer::paint(QPainter& p, const View& view, QSize size, double pixel_ratio, const std::function<Art()>& art) {
+  if (painted_ != epoch_ && painting_ != epoch_) start(view, size, pixel_ratio, art());
   if (image_.isNull()) return;
   const double s = view.px_per_mm / image_view_.px_per_mm;
   const QPointF at = view.origin + (offset_ - image_view_.origin) * s;

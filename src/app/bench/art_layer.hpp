@@ -1,29 +1,24 @@
-// The picture of mat, sheets and lines that the bench shows: painted at once when there is little of it, else aside,
-// while the last picture is shown moved and scaled to where it belongs.
+// The picture of mats, sheets and lines that bench and sheets show: painted at once when there is little of it, else
+// aside, while the last picture is shown moved and scaled to where it belongs.
 #pragma once
 
 #include <QImage>
 #include <QObject>
 #include <QThreadPool>
 #include <atomic>
+#include <functional>
 #include <memory>
 
-#include "core/project/drawing.hpp"
-#include "render/paint.hpp"
 #include "render/view.hpp"
 
 class QPainter;
 
 namespace dotlane {
 
-/// What the picture shows.
-struct ArtScene {
-  Project project;
-  Drawing drawing;  ///< what of it shows
-  int load = 1;     ///< the mat load whose sheets are shown
-  Space space = Space::figure;
-  double strength = 1;                  ///< opacity of the lines
-  bool stacked = false, hidden = true;  ///< see LineOptions
+/// What the picture shows: painted on any thread, in view of its size; given up soon after `stop` turns true.
+struct Art {
+  std::size_t segments = 0;  ///< of the lines in it, which is what painting costs
+  std::function<void(QPainter&, const View&, const QRectF& clip, const std::atomic<bool>* stop)> paint;
 };
 
 class ArtLayer : public QObject {
@@ -32,10 +27,11 @@ class ArtLayer : public QObject {
   explicit ArtLayer(QObject* parent);
   ~ArtLayer() override;
 
-  /// Makes the picture out of date: the scene or the view has changed.
+  /// Makes the picture out of date: what it shows or the view has changed.
   void invalidate() { ++epoch_; }
-  /// Paints the best picture there is for this view and starts a better one when it is out of date.
-  void paint(QPainter& painter, const View& view, QSize size, double pixel_ratio, const ArtScene& scene);
+  /// Paints the best picture there is for this view and starts a better one, of what `art` gives, when it is out of
+  /// date.
+  void paint(QPainter& painter, const View& view, QSize size, double pixel_ratio, const std::function<Art()>& art);
   /// True when the last picture painted is up to date.
   [[nodiscard]] bool current() const { return painted_ == epoch_; }
 
@@ -44,7 +40,7 @@ class ArtLayer : public QObject {
 
  private:
   struct Work;
-  void start(const View& view, QSize size, double pixel_ratio, const ArtScene& scene);
+  void start(const View& view, QSize size, double pixel_ratio, Art art);
 
   QImage image_;
   View image_view_;

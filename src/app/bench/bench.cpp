@@ -253,9 +253,24 @@ void Bench::viewChanged() {
 void Bench::paintArt(QPainter& p) {
   p.fillRect(rect(), theme().ground);
   const bool rehearsing = record_ || scrub_ >= 0;
-  art_->paint(p, view_, size(), devicePixelRatioF(),
-              {session_.project(), shown(), load_, showsMats() ? Space::mat : Space::figure, rehearsing ? 0.16 : 1.0,
-               stacked_ && !rehearsing, hidden_shown_});
+  art_->paint(p, view_, size(), devicePixelRatioF(), [this, rehearsing] {
+    LineOptions options;
+    options.strength = rehearsing ? 0.16 : 1.0;
+    options.stacked = stacked_ && !rehearsing;
+    options.hidden = hidden_shown_;
+    Drawing drawing = shown();
+    const std::size_t segments = drawing.segments();
+    return Art{segments, [project = session_.project(), drawing = std::move(drawing), load = load_,
+                          space = showsMats() ? Space::mat : Space::figure, options, &look = theme()](
+                             QPainter& q, const View& view, const QRectF& clip, const std::atomic<bool>* stop) {
+                 LineOptions how = options;
+                 how.clip = clip, how.stop = stop;
+                 paint_mat(q, view, project.machine, look, clip);
+                 if (!how.stacked) paint_sheets(q, view, project, load, space, look);
+                 paint_usable_area(q, view, project.machine, look);
+                 paint_lines(q, view, project, drawing, look, how);
+               }};
+  });
 }
 
 void Bench::finishPainting() {

@@ -45,8 +45,14 @@ void paint_handles(QPainter& p, const QRectF& frame, const Theme& theme) {
     const QPointF at = place_in(frame, place);
     p.drawRect(QRectF(at.x() - 3.5, at.y() - 3.5, 7, 7));
   }
+  paint_turn_knob(p, frame, theme);
+}
+
+void paint_turn_knob(QPainter& p, const QRectF& frame, const Theme& theme) {
   // A ring that is not closed, with a tip: the way things turn.
   const QPointF knob = turn_knob(frame);
+  p.setPen(QPen(theme.accent, 1.2));
+  p.setBrush(theme.dark ? theme.ground : QColor(Qt::white));
   p.drawLine(frame.topRight() + QPointF(4, -4), knob + QPointF(-5, 5));
   p.setPen(Qt::NoPen);
   p.drawEllipse(knob, 8.5, 8.5);

@@ -20,6 +20,7 @@ struct Handle {
 [[nodiscard]] std::optional<Handle> handle_at(const QRectF& frame, QPointF at);
 /// Where the turning knob of a frame is.
 [[nodiscard]] QPointF turn_knob(const QRectF& frame);
+void paint_turn_knob(QPainter& p, const QRectF& frame, const Theme& theme);
 void paint_handles(QPainter& p, const QRectF& frame, const Theme& theme);
 
 }  // namespace dotlane

@@ -41,9 +41,6 @@ void paint_sheet_names(QPainter& p, const View& view, const Project& project, in
   }
 }
 
-namespace {
-
-/// A rounded label in the accent colour, kept inside the canvas.
 void paint_pill(QPainter& p, const QString& text, QPointF centre, const QRectF& canvas) {
   p.setFont(ui_font(12, true));
   const QRectF room = canvas.adjusted(4, 4, -4, -4);
@@ -57,8 +54,6 @@ void paint_pill(QPainter& p, const QString& text, QPointF centre, const QRectF& 
   p.setPen(theme().dark ? QColor("#10201F") : QColor(Qt::white));
   p.drawText(box, Qt::AlignCenter, text);
 }
-
-}  // namespace
 
 void paint_size_pills(QPainter& p, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas) {
   paint_pill(p, length_text(size.width(), unit), {frame.center().x(), frame.top() - 18}, canvas);

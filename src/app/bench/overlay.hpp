@@ -11,6 +11,9 @@ namespace dotlane {
 /// Stock and size of each sheet of the mat load: below it where there is room on the mat, else inside it.
 void paint_sheet_names(QPainter& painter, const View& view, const Project& project, int load);
 
+/// A rounded label in the accent colour, kept inside the canvas.
+void paint_pill(QPainter& painter, const QString& text, QPointF centre, const QRectF& canvas);
+
 /// Width above and height beside a frame (px), as pills that stay inside `canvas`.
 void paint_size_pills(QPainter& painter, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas);
 

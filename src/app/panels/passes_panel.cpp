@@ -8,6 +8,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "core/layout/lay_edit.hpp"
 #include "render/role_style.hpp"
 
 namespace dotlane {
@@ -41,7 +42,18 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
                      [](Setting& s, double v) { s.repeats = static_cast<int>(v); });
   depth_ =
       setting(tr("blade depth"), tr("Blade depth mark"), tr("mark"), 0, 20, [](Setting& s, double v) { s.depth = v; });
+  now_ = new QCheckBox(tr("run this time"), pass_fields_);
+  now_->setObjectName(QStringLiteral("passNow"));
+  now_->setToolTip(tr("A pass that is not run stays in the project"));
+  form->addRow(now_);
+  connect(now_, &QCheckBox::clicked, this, [this](bool on) {
+    if (const Pass* p = pass())
+      session_.commit(set_pass_not_now(session_.project(), p->key, !on), tr("Not this time"));
+  });
   column()->addWidget(pass_fields_);
+  left_out_ = new QVBoxLayout;
+  left_out_->setSpacing(2);
+  column()->addLayout(left_out_);
   column()->addWidget(make_line(body()));
 
   column()->addWidget(make_label(tr("Order of roles"), "heading", body()));
@@ -97,7 +109,42 @@ void PassesPanel::editSetting(const QString& label, const std::string& key,
 
 void PassesPanel::update() {
   updatePass();
+  updateLeftOut();
   updateOrder();
+}
+
+void PassesPanel::updateLeftOut() {
+  const Project& project = session_.project();
+  const auto& passes = session_.derived().plan.not_now;
+  std::vector<std::string> keys = project.plan.not_now;
+  for (const auto& pass : passes) keys.push_back(pass.key);
+  if (keys == left_out_shown_) return;
+  left_out_shown_ = keys;
+  clear(left_out_);
+  if (passes.empty()) return;
+  left_out_->addWidget(make_label(tr("Not this time"), "heading", body()));
+  for (std::size_t i = 0; i < passes.size(); ++i) {
+    const Pass& pass = passes[i];
+    const bool itself =
+        std::find(project.plan.not_now.begin(), project.plan.not_now.end(), pass.key) != project.plan.not_now.end();
+    const Sheet* sheet = find_sheet(project, pass.sheet);
+    const Stock* stock = sheet ? find_stock(project, sheet->stock) : nullptr;
+    auto* row = new QHBoxLayout;
+    row->addWidget(make_label(tr("%1 %2, %3").arg(role_name(pass.role), qs(stock ? stock->name : std::string()),
+                                                   tool_name(project, pass.tool)),
+                              "quiet", body()),
+                   1);
+    if (itself) {
+      auto* back = new QPushButton(tr("Run it"), body());
+      back->setObjectName(QStringLiteral("passBack%1").arg(i));
+      set_kind(back, "chip");
+      connect(back, &QPushButton::clicked, this, [this, key = pass.key] {
+        session_.commit(set_pass_not_now(session_.project(), key, false), tr("Run it this time"));
+      });
+      row->addWidget(back);
+    }
+    left_out_->addLayout(row);
+  }
 }
 
 void PassesPanel::updatePass() {
@@ -107,6 +154,7 @@ void PassesPanel::updatePass() {
   const Pass* now = pass();
   pass_fields_->setVisible(now != nullptr);
   mirror_->setChecked(project.plan.mirrored);
+  now_->setChecked(true);  // what is left out is no pass of the plan
   if (!now) {
     pass_text_->setText(plan.passes.empty() ? tr("No passes yet: give lines a role first.")
                                             : tr("Click a pass in the lanes below to see its force, speed and repeats. "

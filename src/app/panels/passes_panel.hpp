@@ -15,11 +15,10 @@ class PassesPanel : public Panel {
   PassesPanel(Session& session, QWidget* parent);
   void setPass(int index);
 
- signals:
-
  private:
   void update();
   void updatePass();
+  void updateLeftOut();
   void updateOrder();
   void editSetting(const QString& label, const std::string& key, const std::function<void(Setting&)>& change);
   [[nodiscard]] const Pass* pass() const;
@@ -29,8 +28,9 @@ class PassesPanel : public Panel {
   QLabel* pass_text_;
   QWidget* pass_fields_;
   NumberField *force_, *speed_, *repeats_, *depth_;
-  QCheckBox* mirror_;
-  QVBoxLayout* order_;
+  QCheckBox *mirror_, *now_;
+  QVBoxLayout *left_out_, *order_;
+  std::vector<std::string> left_out_shown_;
   std::string order_shown_;
 };
 

@@ -47,19 +47,34 @@ Project clear_place(Project project, const Layout& layout, std::size_t part, int
   return project;
 }
 
-Project lay_parts(Project project, const Drawing& drawing, const Layout& layout, const Maps& maps, int sheet) {
-  const Sheet* on = find_sheet(project, sheet);
-  if (!on) return project;
-  const Sheet target = *on;
+Project lay_parts(Project project, const Drawing& drawing, const Layout& layout, const std::vector<Put>& puts) {
   std::vector<std::size_t> records = layout.records;
-  for (const auto& [k, map] : maps) {
-    if (k >= layout.laid.size()) continue;
-    const LaidPart& laid = layout.laid[k];
-    Place place = place_of(drawing, layout.parts[laid.part], map, target);
+  for (const auto& put : puts) {
+    const Sheet* sheet = find_sheet(project, put.sheet);
+    if (put.laid >= layout.laid.size() || !sheet) continue;
+    const LaidPart& laid = layout.laid[put.laid];
+    Place place = place_of(drawing, layout.parts[laid.part], put.map, *sheet);
     place.copy = laid.copy, place.pinned = laid.pinned;
     project = set_place(std::move(project), drawing, layout.parts[laid.part], records[laid.part], std::move(place));
   }
   return project;
+}
+
+std::vector<Put> turned(const Layout& layout, const std::vector<std::size_t>& laid, double degrees) {
+  std::map<int, std::vector<std::size_t>> by_sheet;
+  for (const std::size_t k : laid) {
+    if (layout.laid[k].sheet != 0) by_sheet[layout.laid[k].sheet].push_back(k);
+  }
+  std::vector<Put> out;
+  for (const auto& [sheet, on_it] : by_sheet) {
+    Box around;
+    for (const std::size_t k : on_it) around.add(bounds_on_mat(layout, k));
+    const LaidPart& first = layout.laid[on_it.front()];
+    const Vec c = on_it.size() == 1 ? first.map(layout.parts[first.part].centre) : around.centre();
+    const Affine about = Affine::move(c.x, c.y) * Affine::rotate(-degrees) * Affine::move(-c.x, -c.y);
+    for (const std::size_t k : on_it) out.push_back({k, sheet, about * layout.laid[k].map});
+  }
+  return out;
 }
 
 Project let_wait(Project project, const Drawing& drawing, const Layout& layout, const std::vector<std::size_t>& laid) {
@@ -134,10 +149,12 @@ Project keep_together(Project project, const Drawing& drawing, const Layout& lay
   return project;
 }
 
-Project set_copies(Project project, const Drawing& drawing, const Layout& layout, int copies) {
+Project set_copies(Project project, const Drawing& drawing, const Layout& layout, const std::vector<std::size_t>& parts,
+                   int copies) {
   std::vector<std::size_t> records = layout.records;
-  for (std::size_t i = 0; i < layout.parts.size(); ++i)
-    make_copies(record_in(project, drawing, layout.parts[i], records[i]), copies);
+  for (const std::size_t i : parts) {
+    if (i < layout.parts.size()) make_copies(record_in(project, drawing, layout.parts[i], records[i]), copies);
+  }
   return project;
 }
 
@@ -151,14 +168,6 @@ Project lay_as_drawn(Project project) {
   std::erase_if(project.parts, [](const PartRecord& r) {
     return r.places.empty() && r.together == 0 && r.not_now.empty() && r.unknown.empty();
   });
-  return project;
-}
-
-Project set_copies(Project project, const Drawing& drawing, const Layout& layout, std::size_t part, int copies) {
-  if (part >= layout.parts.size()) return project;
-  std::size_t at = layout.records[part];
-  PartRecord& record = record_in(project, drawing, layout.parts[part], at);
-  make_copies(record, copies);
   return project;
 }
 

@@ -17,11 +17,19 @@ namespace dotlane {
 /// Lets a copy of a part lie as drawn again, or wait where its stock is not laid out so.
 [[nodiscard]] Project clear_place(Project project, const Layout& layout, std::size_t part, int copy);
 
-/// Copies, by their indices in Layout::laid, and where each is to lie: by a map from the figure onto the mat.
-using Maps = std::vector<std::pair<std::size_t, Affine>>;
-/// Puts them onto the sheet; which of them are pinned stays.
-[[nodiscard]] Project lay_parts(Project project, const Drawing& drawing, const Layout& layout, const Maps& maps,
-                                int sheet);
+/// A copy, by its index in Layout::laid, and where it is to lie: on which sheet, by a map from the figure onto the mat.
+struct Put {
+  std::size_t laid = 0;
+  int sheet = 0;
+  Affine map;
+};
+/// Lays them so; which of them are pinned stays. Sheets that are not there are passed over.
+[[nodiscard]] Project lay_parts(Project project, const Drawing& drawing, const Layout& layout,
+                                const std::vector<Put>& puts);
+
+/// Where the copies lie when they are turned where they are, counter-clockwise as seen: one about its centre, several
+/// of a sheet about the middle of all of these. Those that wait are left out.
+[[nodiscard]] std::vector<Put> turned(const Layout& layout, const std::vector<std::size_t>& laid, double degrees);
 
 /// These copies, by their indices in Layout::laid, wait for room.
 [[nodiscard]] Project let_wait(Project project, const Drawing& drawing, const Layout& layout,
@@ -43,12 +51,10 @@ using Maps = std::vector<std::pair<std::size_t, Affine>>;
 [[nodiscard]] Project keep_together(Project project, const Drawing& drawing, const Layout& layout,
                                     const std::vector<std::size_t>& parts, bool together);
 
-/// How many of the part are made, from 1 to kMostCopies. Places of copies beyond that are given up.
-[[nodiscard]] Project set_copies(Project project, const Drawing& drawing, const Layout& layout, std::size_t part,
-                                 int copies);
-
-/// How many of everything are made.
-[[nodiscard]] Project set_copies(Project project, const Drawing& drawing, const Layout& layout, int copies);
+/// How many of the parts are made, by their indices in Layout::parts: from 1 to kMostCopies. Places of copies beyond
+/// that are given up.
+[[nodiscard]] Project set_copies(Project project, const Drawing& drawing, const Layout& layout,
+                                 const std::vector<std::size_t>& parts, int copies);
 
 /// Everything that is not pinned lies as drawn again, in one copy.
 [[nodiscard]] Project lay_as_drawn(Project project);

@@ -226,6 +226,17 @@ std::vector<std::size_t> Layout::moved_with(const Project& project, std::size_t 
   return out;
 }
 
+Box bounds_on_mat(const Layout& layout, std::size_t k) {
+  const LaidPart& laid = layout.laid[k];
+  const Part& part = layout.parts[laid.part];
+  if (!part.body.empty()) return bounds_of(transformed(part.body, laid.map));
+  const Box b = part.reach;
+  Box out;
+  for (const Vec corner : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x1, b.y1}, Vec{b.x0, b.y1}})
+    out.add(laid.map(corner));
+  return out;
+}
+
 Drawing Layout::on_mats(int load) const {
   std::vector<const LaidPiece*> there;
   for (const auto& s : sheets) {

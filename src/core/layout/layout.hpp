@@ -50,6 +50,9 @@ struct Layout {
   [[nodiscard]] Drawing on_mats(int load) const;
 };
 
+/// Around what a copy covers where it lies, mm on the mat.
+[[nodiscard]] Box bounds_on_mat(const Layout& layout, std::size_t laid);
+
 /// Lays every copy of every part where its record says, the first copy of others as drawn where its stock is laid out
 /// so, and leaves the rest waiting. As drawn, a part lies on the sheet of its stock whose window shows most of it.
 [[nodiscard]] Layout lay_out(const Project& project, const Drawing& drawing);

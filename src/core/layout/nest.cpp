@@ -8,19 +8,12 @@
 #include "core/layout/lay_edit.hpp"
 #include "core/layout/pack/settle.hpp"
 #include "core/layout/room.hpp"
+#include "core/layout/shelf.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/evaluate.hpp"
 
 namespace dotlane {
 namespace {
-
-/// A sheet of this size on the mat: where tools reach all of it if that can be, else in the middle.
-Box place_on(const Machine& machine, double width, double height) {
-  const auto along = [&](double size, double mat) {
-    return size + 2 * machine.border_mm <= mat ? machine.border_mm : (mat - size) / 2;
-  };
-  return Box::of(along(width, machine.mat.width_mm), along(height, machine.mat.height_mm), width, height);
-}
 
 std::vector<double> allowed_turns(const Stock* stock, const std::vector<double>& turns) {
   const Grain grain = stock ? stock->grain : Grain::none;
@@ -197,7 +190,9 @@ Project find_room(const Project& project, const Drawing& drawing, const Layout& 
     options.only = std::move(of_stock);
     const Nest nest = nest_of(out, drawing, layout, stock, options);
     if (nest.task.stands.empty()) continue;
-    out = nested(std::move(out), drawing, layout, nest, pack::settled(nest.task, pack::Packer(nest.task).best()));
+    const pack::Packing packing = pack::settled(nest.task, pack::Packer(nest.task).best());
+    if (onto != 0 && !packing.waiting.empty()) return project;
+    out = nested(std::move(out), drawing, layout, nest, packing);
   }
   return out;
 }
@@ -258,29 +253,45 @@ Nested nest_all(const Project& project, const Drawing& drawing, const Layout& la
   using Clock = std::chrono::steady_clock;
   std::set<std::string> stocks;
   for (const auto& part : layout.parts) stocks.insert(part.stock);
-  Nested out;
-  out.project = project;
+  // A first answer for every stock, then better ones for one after the other.
+  std::vector<Nest> nests;
+  std::vector<pack::Packer> packers;
   for (const auto& stock : stocks) {
-    const auto end = Clock::now() + std::chrono::duration<double>(seconds / static_cast<double>(stocks.size()));
+    nests.push_back(nest_of(project, drawing, layout, stock, options));
+    packers.emplace_back(nests.back().task);
+  }
+  Nested out;
+  const auto sum_up = [&](const auto& packing_of) {
+    out.sheets = 0, out.parts_mm2 = out.used_mm2 = 0;
+    for (std::size_t i = 0; i < nests.size(); ++i) {
+      const pack::Packing& packing = packing_of(i);
+      out.sheets += packing.sheets.size();
+      out.parts_mm2 += packing.parts_mm2, out.used_mm2 += packing.used_mm2;
+    }
+  };
+  const auto tell = [&] {
+    sum_up([&](std::size_t i) -> const pack::Packing& { return packers[i].best(); });
+    if (watch.tell) watch.tell(out.sheets, out.density());
+  };
+  tell();
+  for (std::size_t i = 0; i < nests.size(); ++i) {
+    const auto end = Clock::now() + std::chrono::duration<double>(seconds / static_cast<double>(nests.size()));
     const auto over = [&] {
       return (watch.enough && watch.enough()) || (watch.quit && watch.quit()) || Clock::now() >= end;
     };
-    const Nest nest = nest_of(out.project, drawing, layout, stock, options);
-    pack::Packer packer(nest.task);
-    const auto tell = [&] {
-      const pack::Packing& best = packer.best();
-      const double used = out.used_mm2 + best.used_mm2;
-      if (watch.tell)
-        watch.tell(out.sheets + best.sheets.size(), used > 0 ? (out.parts_mm2 + best.parts_mm2) / used : 0);
-    };
-    tell();
-    while (nest.task.items.size() > 1 && !over()) {
-      if (packer.improve(over)) tell();
+    while (nests[i].task.items.size() > 1 && !over()) {
+      if (packers[i].improve(over)) tell();
     }
-    const pack::Packing packing = pack::settled(nest.task, packer.best(), watch.quit);
-    out.sheets += packing.sheets.size();
-    out.parts_mm2 += packing.parts_mm2, out.used_mm2 += packing.used_mm2;
-    out.project = nested(std::move(out.project), drawing, layout, nest, packing);
+  }
+  std::vector<pack::Packing> packings;
+  for (std::size_t i = 0; i < nests.size(); ++i)
+    packings.push_back(pack::settled(nests[i].task, packers[i].best(), watch.quit));
+  sum_up([&](std::size_t i) -> const pack::Packing& { return packings[i]; });
+  out.project = project;
+  for (std::size_t i = 0; i < nests.size(); ++i) {
+    Layout now = layout;
+    now.records = match(drawing, layout.parts, out.project.parts);
+    out.project = nested(std::move(out.project), drawing, now, nests[i], packings[i]);
   }
   return out;
 }

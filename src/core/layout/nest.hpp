@@ -48,7 +48,8 @@ struct Nest {
                              const pack::Packing& packing);
 
 /// Lays these copies, by their indices in Layout::laid, where room is left, with the gap and the turns that the project
-/// says; onto the sheet `onto`, or any. What finds none waits.
+/// says. What finds none on any sheet waits; asked to go onto the sheet `onto`, everything stays where it is unless all
+/// find room there.
 [[nodiscard]] Project find_room(const Project& project, const Drawing& drawing, const Layout& layout,
                                 const std::vector<std::size_t>& laid, int onto = 0);
 

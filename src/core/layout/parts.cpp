@@ -29,7 +29,7 @@ struct Course {
 };
 
 // A closed course that holds others.
-struct Outline {
+struct OuterContour {
   const Course* course = nullptr;
   std::vector<const Course*> held;
   std::optional<Within> ready;     // once something comes near
@@ -63,8 +63,8 @@ struct Outline {
 };
 
 // The outline that holds most of the course, and how much of it.
-std::pair<Outline*, double> holder_of(std::vector<Outline>& outlines, const Course& course) {
-  std::pair<Outline*, double> best{nullptr, 0};
+std::pair<OuterContour*, double> holder_of(std::vector<OuterContour>& outlines, const Course& course) {
+  std::pair<OuterContour*, double> best{nullptr, 0};
   for (auto& o : outlines) {
     if (o.course == &course) return {&o, course.length};
     if (!o.course->box.grown(kOnEdge).overlaps(course.box)) continue;
@@ -76,9 +76,9 @@ std::pair<Outline*, double> holder_of(std::vector<Outline>& outlines, const Cour
 }
 
 // The outermost of these: largest first, each that does not have most of its length within one before it.
-std::vector<Outline> outermost(std::vector<const Course*> closed) {
+std::vector<OuterContour> outermost(std::vector<const Course*> closed) {
   std::stable_sort(closed.begin(), closed.end(), [](const Course* a, const Course* b) { return a->area > b->area; });
-  std::vector<Outline> out;
+  std::vector<OuterContour> out;
   for (const auto* course : closed) {
     if (holder_of(out, *course).second > course->length / 2) continue;
     out.emplace_back().course = course;
@@ -93,7 +93,7 @@ bool alike(const Course& a, const Course& b) {
 }
 
 // The outline's area without the holes that are cut into it; one that is cut twice is still a hole.
-Region body_of(Outline& outline) {
+Region body_of(OuterContour& outline) {
   std::vector<const Course*> rings;
   for (const auto* c : outline.held) {
     if (c->role != Role::cut || c->area <= 0 || alike(*c, *outline.course) || !outline.within().holds(c->points))
@@ -193,10 +193,11 @@ class Sorter {
   }
 
   // Puts each course into the outline that holds most of it; what none holds is returned.
-  static std::vector<const Course*> settle(std::vector<Outline>& outlines, const std::vector<const Course*>& courses) {
+  static std::vector<const Course*> settle(std::vector<OuterContour>& outlines,
+                                           const std::vector<const Course*>& courses) {
     std::vector<const Course*> left;
     for (const auto* c : courses) {
-      Outline* holder = holder_of(outlines, *c).first;
+      OuterContour* holder = holder_of(outlines, *c).first;
       (holder ? holder->held : left).push_back(c);
     }
     return left;

@@ -1,4 +1,4 @@
-#include "app/pack_run.hpp"
+#include "app/sheets/pack_run.hpp"
 
 #include <QPointer>
 
@@ -15,6 +15,7 @@ void PackRun::start(const NestOptions& options, double seconds) {
   if (running()) return;
   stop_ = std::make_shared<std::atomic<bool>>(false);
   sheets_ = 0, density_ = 0;
+  answers_.clear();
   emit changed();
   session_.whenDerived([self = QPointer<PackRun>(this), options, seconds] {
     if (self) self->begin(options, seconds);
@@ -37,6 +38,8 @@ void PackRun::begin(const NestOptions& options, double seconds) {
           this,
           [this, sheets, density] {
             sheets_ = sheets, density_ = density;
+            if (answers_.empty() || sheets < answers_.back().first || density > answers_.back().second + 0.002)
+              answers_.emplace_back(sheets, density);
             emit changed();
           },
           Qt::QueuedConnection);

@@ -25,6 +25,8 @@ class PackRun : public QObject {
   /// Sheets used so far, and how much of them parts take, 0 to 1.
   [[nodiscard]] std::size_t sheets() const { return sheets_; }
   [[nodiscard]] double density() const { return density_; }
+  /// The same for each answer so far, each better than the one before.
+  [[nodiscard]] const std::vector<std::pair<std::size_t, double>>& answers() const { return answers_; }
 
  signals:
   void changed();
@@ -37,6 +39,7 @@ class PackRun : public QObject {
   std::shared_ptr<std::atomic<bool>> stop_;  // while it runs
   std::size_t sheets_ = 0;
   double density_ = 0;
+  std::vector<std::pair<std::size_t, double>> answers_;
   std::atomic<bool> quit_ = false;
   QThreadPool pool_;
 };

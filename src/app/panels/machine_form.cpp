@@ -1,0 +1,100 @@
+#include "app/panels/machine_form.hpp"
+
+#include <QFormLayout>
+#include <QVBoxLayout>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+#include "core/project/presets.hpp"
+
+namespace dotlane {
+
+MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->addWidget(make_label(tr("Machine"), "heading", this));
+  auto* form = new QFormLayout;
+  form->setVerticalSpacing(0);
+  form->setHorizontalSpacing(10);
+  column->addLayout(form);
+  mat_ = new QComboBox(this);
+  mat_->setObjectName(QStringLiteral("matBox"));
+  mat_->setAccessibleName(tr("Mat"));
+  for (const auto& mat : preset_mats()) mat_->addItem(qs(mat.name));
+  holders_ = new QComboBox(this);
+  holders_->setAccessibleName(tr("Holders"));
+  holders_->setObjectName(QStringLiteral("holdersBox"));
+  holders_->addItems({tr("one holder"), tr("two holders"), tr("three holders"), tr("four holders")});
+  form->addRow(make_label(tr("mat"), "quiet", this), mat_);
+  form->addRow(make_label(tr("holders"), "quiet", this), holders_);
+  auto field = [&](const QString& label, const QString& name, NumberField::Kind kind, const QString& unit,
+                   double Machine::*member, double low, double high, int decimals = -1) {
+    auto* f = new NumberField(name, kind, this, unit, decimals);
+    f->setRange(low, high);
+    form->addRow(make_label(label, "quiet", this), f);
+    connect(f, &NumberField::edited, this, [this, label, member](double v) {
+      edit(tr("Change the machine: %1").arg(label), "machine-" + label.toStdString(),
+           [&](Machine& m) { m.*member = v; });
+    });
+    connect(f, &NumberField::committed, &session_, &Session::seal);
+    return f;
+  };
+  using Kind = NumberField::Kind;
+  border_ = field(tr("border kept clear"), tr("Border kept clear on every side"), Kind::length, {}, &Machine::border_mm,
+                  0, 100);
+  rated_ = field(tr("rated thickness"), tr("Thickest stock the machine is rated for"), Kind::length, {},
+                 &Machine::rated_thickness_mm, 0, 20, 2);
+  force_ = field(tr("most force"), tr("Most force the machine gives"), Kind::plain, tr("gf"), &Machine::max_force_gf, 1,
+                 5000);
+  travel_ = field(tr("travel speed"), tr("Speed with the tool up"), Kind::length, tr("/s"), &Machine::travel_mm_s, 1,
+                  2000, 0);
+  accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::length, tr("/s²"), &Machine::accel_mm_s2, 10,
+                 50000, 0);
+  lift_ = field(tr("lift or lower"), tr("Time to lift or lower the tool"), Kind::plain, tr("s"), &Machine::lift_s, 0,
+                10, 2);
+  swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,
+                3600);
+  landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"),
+                   Kind::length, {}, &Machine::landing_mm, 0, 5, 2);
+  connect(lift_, &NumberField::edited, this, [this](double v) {
+    edit(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift",
+         [&](Machine& m) { m.lower_s = m.lift_s = v; });
+  });
+  connect(mat_, &QComboBox::activated, this, [this](int row) {
+    edit(tr("Change the mat"), "", [&](Machine& m) { m.mat = preset_mats()[static_cast<std::size_t>(row)]; });
+  });
+  connect(holders_, &QComboBox::activated, this,
+          [this](int row) { edit(tr("Change the holders"), "", [&](Machine& m) { m.holders = row + 1; }); });
+  column->addWidget(make_label(
+      tr("The machine's manual and the material's data sheet come first. Do not go past the rated thickness or force."),
+      "quiet", this));
+  connect(&session_, &Session::changed, this, &MachineForm::update);
+  update();
+}
+
+void MachineForm::edit(const QString& label, const std::string& key, const std::function<void(Machine&)>& change) {
+  Project next = session_.project();
+  change(next.machine);
+  session_.commit(std::move(next), label, key);
+}
+
+void MachineForm::update() {
+  const Project& project = session_.project();
+  const Machine& m = project.machine;
+  for (std::size_t i = 0; i < preset_mats().size(); ++i) {
+    if (preset_mats()[i].width_mm == m.mat.width_mm && preset_mats()[i].height_mm == m.mat.height_mm)
+      mat_->setCurrentIndex(static_cast<int>(i));
+  }
+  holders_->setCurrentIndex(m.holders - 1);
+  border_->setValue(m.border_mm, project.unit);
+  rated_->setValue(m.rated_thickness_mm, project.unit);
+  force_->setValue(m.max_force_gf);
+  travel_->setValue(m.travel_mm_s, project.unit);
+  accel_->setValue(m.accel_mm_s2, project.unit);
+  lift_->setValue(m.lift_s);
+  landing_->setValue(m.landing_mm, project.unit);
+  swap_->setValue(m.swap_s);
+}
+
+}  // namespace dotlane

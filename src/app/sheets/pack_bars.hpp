@@ -1,0 +1,27 @@
+// How packing gets on: a bar for each better answer, as high as it takes sheets, the best one filled.
+#pragma once
+
+#include <QWidget>
+#include <vector>
+
+namespace dotlane {
+
+class PackBars : public QWidget {
+  Q_OBJECT
+ public:
+  using QWidget::QWidget;
+  struct Answer {
+    std::size_t sheets = 0;
+    double density = 0;
+  };
+  void show(std::vector<Answer> answers);
+  [[nodiscard]] QSize sizeHint() const override { return {240, 92}; }
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+
+ private:
+  std::vector<Answer> answers_;
+};
+
+}  // namespace dotlane

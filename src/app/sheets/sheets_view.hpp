@@ -1,0 +1,121 @@
+// All sheets at one scale, each on its mat, side by side; parts are taken hold of, moved between sheets and turned.
+#pragma once
+
+#include <QPainterPath>
+#include <QWidget>
+
+#include "app/bench/art_layer.hpp"
+#include "app/sheets/sheet_desk.hpp"
+#include "core/layout/room.hpp"
+#include "render/view.hpp"
+
+namespace dotlane {
+
+class SheetsView : public QWidget {
+  Q_OBJECT
+ public:
+  SheetsView(Session& session, SheetDesk& desk, QWidget* parent = nullptr);
+
+  void zoomToFit();
+  void zoomBy(double factor, QPointF around);
+  /// The view of the mat of a load: mm on it to px here.
+  [[nodiscard]] View view_of(int load) const;
+  /// Where the waiting part is shown in the tray, px; empty when it is not.
+  [[nodiscard]] QRectF in_tray(std::size_t laid) const;
+  /// The knob that turns what is chosen; nothing where there is none.
+  [[nodiscard]] std::optional<QPointF> knob() const;
+  /// Runs the event loop until what is painted aside is there. For pictures and tests.
+  void finishPainting();
+
+ signals:
+  void filesDropped(const QStringList& files);
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+  void resizeEvent(QResizeEvent* event) override;
+  void wheelEvent(QWheelEvent* event) override;
+  void mousePressEvent(QMouseEvent* event) override;
+  void mouseMoveEvent(QMouseEvent* event) override;
+  void mouseReleaseEvent(QMouseEvent* event) override;
+  void leaveEvent(QEvent* event) override;
+  void keyPressEvent(QKeyEvent* event) override;
+  void keyReleaseEvent(QKeyEvent* event) override;
+  void changeEvent(QEvent* event) override;
+  void focusInEvent(QFocusEvent* event) override;
+  void dragEnterEvent(QDragEnterEvent* event) override;
+  void dropEvent(QDropEvent* event) override;
+
+ private:
+  struct MatCell {
+    int load = 1;
+    Vec at;  ///< of the mat's top left corner, mm on the table
+  };
+  enum class Drag { none, pan, parts, turn, band };
+  /// Where what is dragged would go, and what is in its way there.
+  struct Aim {
+    std::optional<MatCell> cell;
+    int sheet = 0;
+    bool tray = false;
+    bool refused = false;  ///< the sheet is of another stock
+    bool inside = true;
+    std::vector<Clash> clashes;
+  };
+
+  void arrange();
+  [[nodiscard]] QRectF table() const;
+  [[nodiscard]] QRectF tray() const;
+  [[nodiscard]] const MatCell* cell_at(QPointF at) const;
+  [[nodiscard]] const MatCell* cell_of(int load) const;
+  [[nodiscard]] View view_of(const MatCell& cell) const;
+  [[nodiscard]] std::vector<std::size_t> waiting() const;
+  /// A copy's body where the map puts it, and where it lies, px.
+  [[nodiscard]] QPainterPath body(std::size_t laid, const View& view, const Affine& map) const;
+  [[nodiscard]] const QPainterPath& body(std::size_t laid) const;
+  [[nodiscard]] QPointF middle(std::size_t laid) const;
+  [[nodiscard]] std::optional<std::size_t> part_at(QPointF at) const;
+  [[nodiscard]] const Sheet* sheet_at(QPointF at) const;
+  void followDesk();
+  void viewChanged();
+
+  void beginParts(std::size_t laid);
+  void dragParts(QPointF at);
+  void dragTurn(QPointF at, bool even);
+  void aimAt(QPointF at, Vec moved);
+  void drop();
+  void endDrag();
+
+  void paintCaptions(QPainter& p);
+  void paintOffcuts(QPainter& p);
+  void paintParts(QPainter& p);
+  void paintRing(QPainter& p, std::size_t laid);
+  void paintTray(QPainter& p);
+  void paintDragged(QPainter& p);
+
+  Session& session_;
+  SheetDesk& desk_;
+  ArtLayer* art_;
+  View view_;  // mm on the table to px
+  bool fitted_ = true, ring_ = false;
+  std::vector<MatCell> cells_;
+  std::shared_ptr<const Derived> shown_;
+  mutable std::vector<std::optional<QPainterPath>> bodies_;  // px, by laid part
+  mutable std::vector<std::optional<Vec>> middles_;          // mm on the mat
+
+  Drag drag_ = Drag::none;
+  QPointF press_, last_;
+  bool moved_ = false, space_ = false;
+  bool landed_ = false;             // let go, and not laid yet
+  std::vector<Put> puts_;           // what is dragged; maps are onto the table before it was moved
+  std::vector<Affine> base_;        // of each, at the press
+  std::optional<Clearance> shape_;  // of all of it, there
+  Aim aim_;
+  double turned_ = 0;
+  QRectF band_;
+  struct Ready {
+    int sheet = 0;
+    std::optional<Room> room;
+  };
+  Ready ready_;  // the sheet under what is dragged, without it
+};
+
+}  // namespace dotlane
