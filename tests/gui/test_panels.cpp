@@ -287,6 +287,8 @@ TEST_CASE("every number in the panels changes the project by typing, and undo ta
   };
   o.stage(Stage::sheets);
   o.session().settle();
+  auto* parts = o.find<QListView>("partsLedger");
+  QTest::mouseClick(parts->viewport(), Qt::LeftButton, {}, parts->visualRect(parts->model()->index(1, 0)).center());
   try_all(QStringLiteral("sheets"));
   o.stage(Stage::passes);
   QTest::mouseClick(o.window.lanes().viewport(), Qt::LeftButton, {}, o.window.lanes().blockOf(1).center().toPoint());

@@ -1,5 +1,5 @@
-// The Sheets stage by hand: parts taken hold of, turned, moved between sheets, kept together, left out; copies, offcuts,
-// scraps and the shelf.
+// The Sheets stage by hand: parts taken hold of, turned, moved between sheets, kept together, left out; copies,
+// offcuts, scraps and the shelf.
 #include <QListView>
 #include <set>
 
@@ -104,7 +104,8 @@ TEST_CASE("sheets by hand: arrows, turning keys, the knob and typed places move 
   CHECK(o.project() == before);
   const auto turn = [&] {
     const LaidPart& laid = o.layout().laid[k];
-    return place_of(o.session().derived().drawing, o.layout().parts[laid.part], laid.map, *o.layout().sheet(laid.sheet)).turn_deg;
+    return place_of(o.session().derived().drawing, o.layout().parts[laid.part], laid.map, *o.layout().sheet(laid.sheet))
+        .turn_deg;
   };
   const double upright = turn();
   o.run("part-turn-left");
@@ -317,7 +318,8 @@ TEST_CASE("what is left of a sheet goes on the shelf, a scrap by its corners too
   o.click("keepOffcut");
   o.session().settle();
   REQUIRE(o.project().shelf.size() == 1);
-  const Box offcut = use_of(o.project(), o.session().derived().drawing, o.layout(), o.layout().sheets.front().sheet, 2).offcut;
+  const Box offcut =
+      use_of(o.project(), o.session().derived().drawing, o.layout(), o.layout().sheets.front().sheet, 2).offcut;
   CHECK(o.project().shelf[0].width_mm == Approx(offcut.width()));
   CHECK(o.project().shelf[0].height_mm == Approx(offcut.height()));
   CHECK(o.project().shelf[0].from == "Fair stall");

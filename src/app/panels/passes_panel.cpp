@@ -47,8 +47,7 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   now_->setToolTip(tr("A pass that is not run stays in the project"));
   form->addRow(now_);
   connect(now_, &QCheckBox::clicked, this, [this](bool on) {
-    if (const Pass* p = pass())
-      session_.commit(set_pass_not_now(session_.project(), p->key, !on), tr("Not this time"));
+    if (const Pass* p = pass()) session_.commit(set_pass_not_now(session_.project(), p->key, !on), tr("Not this time"));
   });
   column()->addWidget(pass_fields_);
   left_out_ = new QVBoxLayout;
@@ -130,8 +129,9 @@ void PassesPanel::updateLeftOut() {
     const Sheet* sheet = find_sheet(project, pass.sheet);
     const Stock* stock = sheet ? find_stock(project, sheet->stock) : nullptr;
     auto* row = new QHBoxLayout;
-    row->addWidget(make_label(tr("%1 %2, %3").arg(role_name(pass.role), qs(stock ? stock->name : std::string()),
-                                                   tool_name(project, pass.tool)),
+    row->addWidget(make_label(tr("%1 %2, %3")
+                                  .arg(role_name(pass.role), qs(stock ? stock->name : std::string()),
+                                       tool_name(project, pass.tool)),
                               "quiet", body()),
                    1);
     if (itself) {

@@ -39,13 +39,13 @@ FigureView::FigureView(Session& session, SheetDesk& desk, QWidget* parent)
 }
 
 View FigureView::view() const {
-  const Box box = session_.derived().drawing.bounds();
+  const Box box = desk_.shown()->drawing.bounds();
   return View::fitting(box.empty() ? Box::of(0, 0, 1, 1) : box, QRectF(rect()).adjusted(0, 10, 0, 0), 22);
 }
 
 void FigureView::paintEvent(QPaintEvent*) {
   const Theme& t = theme();
-  const auto derived = session_.derivedHandle();
+  const auto derived = desk_.shown();
   const QSize wanted = size() * devicePixelRatioF();
   if (of_ != derived || picture_.size() != wanted || dark_ != t.dark) {
     of_ = derived, dark_ = t.dark;
@@ -99,7 +99,7 @@ void FigureView::paintEvent(QPaintEvent*) {
 }
 
 std::optional<std::size_t> FigureView::part_at(QPointF at) const {
-  const auto& layout = session_.derived().layout;
+  const auto& layout = desk_.shown()->layout;
   for (std::size_t k = 0; k < layout.laid.size(); ++k) {  // top layer first
     if (layout.laid[k].copy == 1 && path_of(layout.parts[layout.laid[k].part], view()).contains(at)) return k;
   }

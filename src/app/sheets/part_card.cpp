@@ -111,7 +111,7 @@ void PartCard::update() {
   if (const Sheet* sheet = one_sheet ? layout.sheet(first.sheet) : nullptr) {
     left_->setValue(around.x0 - sheet->area.x0, unit);
     top_->setValue(around.y0 - sheet->area.y0, unit);
-    turn_->setValue(place_of(session_.derived().drawing, part, first.map, *sheet).turn_deg);
+    turn_->setValue(place_of(desk_.shown()->drawing, part, first.map, *sheet).turn_deg);
   }
   const PartRecord* record = desk_.record_of(chosen.front());
   copies_->setValue(record ? record->copies : 1);

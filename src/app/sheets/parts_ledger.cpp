@@ -54,7 +54,7 @@ class PartPainter : public QStyledItemDelegate {
     QString name = tr("Waiting"), right;
     double left = 14;
     if (const Sheet* sheet = desk.layout().sheet(id)) {
-      const Stock* stock = find_stock(model_.session().derived().project, sheet->stock);
+      const Stock* stock = find_stock(model_.desk().shown()->project, sheet->stock);
       if (stock)
         swatch_icon(to_qcolor(stock->color)).paint(&p, QRect(14, static_cast<int>(r.center().y()) - 8, 16, 16));
       left = 38;
@@ -79,7 +79,7 @@ class PartPainter : public QStyledItemDelegate {
     const SheetDesk& desk = model_.desk();
     const LaidPart& laid = desk.layout().laid[k];
     const Part& part = desk.layout().parts[laid.part];
-    const Project& project = model_.session().derived().project;
+    const Project& project = model_.desk().shown()->project;
     if (selected || desk.hovered() == k) p.fillRect(r, t.accent_soft);
     if (selected) p.fillRect(QRectF(0, r.top(), 3, r.height()), t.accent);
     const QString number = QString::number(part.number);
@@ -140,7 +140,7 @@ int PartsModel::rowCount(const QModelIndex& parent) const {
 }
 
 void PartsModel::update() {
-  const auto derived = session_.derivedHandle();
+  const auto derived = desk_.shown();
   if (derived == shown_) {
     if (!rows_.empty()) emit dataChanged(index(0), index(rowCount() - 1));
     return;
@@ -171,7 +171,7 @@ QVariant PartsModel::data(const QModelIndex& index, int role) const {
     return role == Qt::ToolTipRole ? tr("%1: drag it onto another sheet to find room for it there").arg(name) : name;
   }
   const Sheet* sheet = desk_.layout().sheet(r.sheet);
-  const Stock* stock = sheet ? find_stock(session_.derived().project, sheet->stock) : nullptr;
+  const Stock* stock = sheet ? find_stock(desk_.shown()->project, sheet->stock) : nullptr;
   return sheet ? tr("Sheet %1, %2").arg(desk_.number_of(r.sheet)).arg(qs(stock ? stock->name : sheet->stock))
                : tr("Waiting");
 }

@@ -48,10 +48,12 @@ std::vector<Put> moved(const Layout& layout, const std::vector<std::size_t>& lai
 
 }  // namespace
 
-SheetDesk::SheetDesk(Session& session, QObject* parent) : QObject(parent), session_(session) {
+SheetDesk::SheetDesk(Session& session, QObject* parent)
+    : QObject(parent), session_(session), shown_(session.derivedHandle()) {
   connect(&session_, &Session::derivedChanged, this, &SheetDesk::follow);
   connect(&session_, &Session::selectionChanged, this, &SheetDesk::followSession);
   connect(&session_, &Session::opened, this, [this] {
+    shown_ = session_.derivedHandle();
     ids_.clear(), chosen_.clear(), use_.clear();
     hovered_.reset();
     sheet_ = 0;
@@ -66,7 +68,7 @@ bool SheetDesk::is_chosen(std::size_t laid) const { return std::binary_search(ch
 void SheetDesk::choose(const std::vector<std::size_t>& laid) {
   std::set<std::size_t> all;
   for (const std::size_t k : laid) {
-    for (const std::size_t m : layout().moved_with(session_.derived().project, k)) all.insert(m);
+    for (const std::size_t m : layout().moved_with(shown_->project, k)) all.insert(m);
   }
   chosen_.assign(all.begin(), all.end());
   ids_.clear();
@@ -114,7 +116,7 @@ void SheetDesk::pickSheet(int id) {
 
 const PartRecord* SheetDesk::record_of(std::size_t laid) const {
   const std::size_t record = layout().records[layout().laid[laid].part];
-  const auto& all = session_.derived().project.parts;
+  const auto& all = shown_->project.parts;
   return record < all.size() ? &all[record] : nullptr;
 }
 
@@ -139,6 +141,7 @@ const SheetUse* SheetDesk::use_of(int sheet) const {
 }
 
 void SheetDesk::follow() {
+  shown_ = session_.derivedHandle();
   chosen_ = those_of(layout(), ids_);
   hovered_.reset();
   workOutUse();
@@ -162,7 +165,7 @@ void SheetDesk::followSession() {
 }
 
 void SheetDesk::workOutUse() {
-  const auto derived = session_.derivedHandle();
+  const auto derived = shown_;
   if (use_of_ == derived) return;
   use_of_ = derived;
   session_.aside([self = QPointer<SheetDesk>(this), derived]() -> std::function<void()> {

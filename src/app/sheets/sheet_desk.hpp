@@ -27,7 +27,9 @@ class SheetDesk : public QObject {
  public:
   SheetDesk(Session& session, QObject* parent);
 
-  [[nodiscard]] const Layout& layout() const { return session_.derived().layout; }
+  /// What the views show: it stays what it is until they hear of a change, while the session may be ahead.
+  [[nodiscard]] const std::shared_ptr<const Derived>& shown() const { return shown_; }
+  [[nodiscard]] const Layout& layout() const { return shown_->layout; }
 
   /// Indices in layout().laid, in their order.
   [[nodiscard]] const std::vector<std::size_t>& chosen() const { return chosen_; }
@@ -88,6 +90,7 @@ class SheetDesk : public QObject {
   [[nodiscard]] PartCopy id_of(std::size_t laid) const;
 
   Session& session_;
+  std::shared_ptr<const Derived> shown_;
   std::set<PartCopy> ids_;  // of what is chosen
   std::vector<std::size_t> chosen_;
   std::optional<std::size_t> hovered_;

@@ -19,7 +19,7 @@ constexpr double kBetween = 22;  // px between mats
 constexpr double kMargin = 18;
 constexpr double kTray = 104;        // px, where something waits
 constexpr double kLeastOffcut = 25;  // mm: narrower ones are not worth keeping (common practice, no published source)
-constexpr double kLitThin = 0.02;       // mm: outlines are thinned this much to be lit
+constexpr double kLitThin = 0.02;    // mm: outlines are thinned this much to be lit
 
 /// The loads of a layout with their sheets.
 std::vector<int> loads_of(const Layout& layout) {
@@ -236,7 +236,7 @@ std::optional<QPointF> SheetsView::knob() const {
 }
 
 void SheetsView::followDesk() {
-  const auto derived = session_.derivedHandle();
+  const auto derived = desk_.shown();
   if (derived != shown_) {
     shown_ = derived;
     middles_.clear();
