@@ -16,6 +16,7 @@
 #include "app/panels/run_panel.hpp"
 #include "app/recent_projects.hpp"
 #include "app/sheets/parts_ledger.hpp"
+#include "app/sheets/photograph_view.hpp"
 #include "app/sheets/sheets_panel.hpp"
 #include "app/sheets/shelf_card.hpp"
 #include "app/style.hpp"
@@ -26,6 +27,7 @@
 #include "core/project/edit.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "render/job_export.hpp"
+#include "render/picture_file.hpp"
 #include "words/sentences.hpp"
 
 namespace dotlane {
@@ -83,6 +85,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   sheets_ = new SheetsView(session_, *desk_, tables_);
   tables_->addWidget(bench_);
   tables_->addWidget(sheets_);
+  photograph_ = new PhotographView(session_, tables_);
+  tables_->addWidget(photograph_);
   stack->addWidget(tables_, 1);
   notice_->raise();  // over the bench: nothing moves when something is said
   grid->addWidget(middle, 1, 1);
@@ -133,6 +137,13 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   connect(sheets_, &SheetsView::filesDropped, this, &MainWindow::take);
   connect(desk_, &SheetDesk::said, notice_, &Notice::say);
   connect(&sheets_panel->shelf(), &ShelfCard::otherShelfAsked, this, &MainWindow::takeOtherShelf);
+  connect(&sheets_panel->shelf(), &ShelfCard::photographAsked, this, &MainWindow::takePhotograph);
+  connect(photograph_, &PhotographView::ended, this, [this] { setStage(Stage::sheets); });
+  connect(photograph_, &PhotographView::said, notice_, &Notice::say);
+  connect(photograph_, &PhotographView::laid, sheets_, &SheetsView::setUnder);
+  connect(&session_, &Session::opened, this, [this] {
+    if (tables_->currentWidget() == photograph_) setStage(stage_);
+  });
   connect(lanes_, &Lanes::passPicked, this, [this](int pass) {
     passes_->setPass(pass);
     if (stage_ != Stage::run) setStage(Stage::passes);
@@ -624,6 +635,21 @@ void MainWindow::takeOtherShelf() {
       session_.commit(std::move(next), tr("Take another's shelf"));
       notice_->say(
           tr("%1 came from the shelf of %2.").arg(counted(more, tr("thing"), tr("things")), qs((*other)->name)), false);
+    };
+  });
+}
+
+void MainWindow::takePhotograph(const QString& stock) {
+  const auto files =
+      dialogs().openFiles(this, tr("A photograph of the mat"), tr("Pictures (*.png *.jpg *.jpeg *.bmp)"));
+  if (files.isEmpty()) return;
+  session_.aside([this, path = files.front(), stock]() -> std::function<void()> {
+    auto picture = std::make_shared<Result<Picture>>(read_picture(path.toStdString()));
+    return [this, picture, stock] {
+      if (!*picture) return notice_->say(qs(picture->error().line()), true);
+      photograph_->begin(std::move(**picture), stock.toStdString());
+      tables_->setCurrentWidget(photograph_);
+      photograph_->setFocus();
     };
   });
 }

@@ -57,6 +57,7 @@ class MainWindow : public QMainWindow {
   void addViewActions();
   void foldLanes(bool on);
   void takeOtherShelf();
+  void takePhotograph(const QString& stock);
   void fillProjectMenu();
   void updateActions();
   void save(bool as, std::function<void(bool)> then = {});
@@ -76,6 +77,7 @@ class MainWindow : public QMainWindow {
   Bench* bench_;
   SheetDesk* desk_;
   SheetsView* sheets_;
+  class PhotographView* photograph_;
   QStackedWidget *ledgers_, *tables_;
   Notice* notice_;
   ShapeActions* shapes_ = nullptr;

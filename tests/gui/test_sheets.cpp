@@ -5,6 +5,7 @@
 
 #include "app/sheets/figure_view.hpp"
 #include "app/sheets/parts_ledger.hpp"
+#include "app/sheets/photograph_view.hpp"
 #include "core/layout/shelf.hpp"
 #include "driving.hpp"
 
@@ -393,6 +394,65 @@ TEST_CASE("the figure at the side and the sheets light the same part, and all ma
   CHECK(o.window.sheets().view_of(1).to_px(mat).width() > first.width());
   o.run("zoom-fit");
   CHECK(o.window.sheets().view_of(1).to_px(mat).width() == Approx(first.width()));
+}
+
+TEST_CASE(
+    "scraps are kept from a photograph: corners dragged, outlines found, laid where they lie, a part put on one") {
+  Stall o;
+  // The mat from straight above, 3 px a mm, 60 px of table around it: a dark scrap and an amber one.
+  QImage photo(1034, 1034, QImage::Format_RGB32);
+  photo.fill(QColor(90, 70, 52));
+  {
+    QPainter p(&photo);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(QRectF(60, 60, 914.4, 914.4), QColor(142, 176, 158));
+    p.setPen(Qt::NoPen);
+    p.translate(60, 60);
+    p.scale(3, 3);
+    p.setBrush(QColor(244, 240, 230));
+    p.drawPolygon(QPolygonF{{30, 40}, {170, 46}, {166, 150}, {100, 152}, {98, 220}, {26, 214}});
+    p.setBrush(QColor(214, 152, 60));
+    p.drawRect(QRectF(200, 60, 60, 140));
+  }
+  const QString path = o.folder.filePath(QStringLiteral("mat.png"));
+  REQUIRE(photo.save(path));
+  o.answers.open = {path};
+  click(o.find<QPushButton>("scrapPhotograph"));
+  o.session().settle();
+  auto* view = o.find<PhotographView>("photographView");
+  REQUIRE(view->isVisible());
+  CHECK_FALSE(o.find<QPushButton>("photographKeep")->isEnabled());
+  const Quad corners{Vec{60, 60}, {974.4, 60}, {974.4, 974.4}, {60, 974.4}};
+  for (std::size_t i = 0; i < 4; ++i)
+    drag(view, view->at(view->corners()[i]).toPoint(), view->at(corners[i]).toPoint());
+  for (std::size_t i = 0; i < 4; ++i) CHECK(distance(view->corners()[i], corners[i]) < 3);
+  o.click("photographFind");
+  wait_for([&] { return !view->found().empty(); });
+  REQUIRE(view->found().size() == 2);
+  const Project before = o.project();
+  o.click("photographLay");
+  CHECK(o.window.sheets().isVisible());
+  REQUIRE(o.project().shelf.size() == 2);
+  REQUIRE(o.project().sheets.size() == before.sheets.size() + 2);
+  const Sheet scrap = o.project().sheets[before.sheets.size()];
+  CHECK(std::abs(scrap.area.x0 - 26) < 1.5);
+  CHECK(std::abs(scrap.area.y0 - 40) < 1.5);
+  CHECK(std::abs(scrap.area.width() - 144) < 2);
+  CHECK(scrap.load == o.project().sheets.back().load);
+  const std::size_t k = o.part("Price tag 1");
+  o.drag_to(o.at(k), o.on_screen({65, 120}, scrap.load));
+  CHECK(o.layout().laid[k].sheet == scrap.id);
+  CHECK_FALSE(o.has("off-scrap"));
+  // A picture that is none.
+  QFile bad(o.folder.filePath(QStringLiteral("bad.png")));
+  REQUIRE(bad.open(QIODevice::WriteOnly));
+  bad.write("not a picture");
+  bad.close();
+  o.answers.open = {bad.fileName()};
+  click(o.find<QPushButton>("scrapPhotograph"));
+  o.session().settle();
+  CHECK_FALSE(view->isVisible());
+  CHECK(o.says(QStringLiteral("bad.png")));
 }
 
 }  // namespace dotlane::test

@@ -67,6 +67,7 @@ SheetsView::SheetsView(Session& session, SheetDesk& desk, QWidget* parent)
   connect(&desk_, &SheetDesk::changed, this, &SheetsView::followDesk);
   connect(&session_, &Session::opened, this, [this] {
     endDrag();
+    under_.clear();
     fitted_ = true;
   });
   followDesk();
@@ -254,6 +255,11 @@ void SheetsView::viewChanged() {
   update();
 }
 
+void SheetsView::setUnder(int load, const QImage& picture) {
+  under_[load] = picture;
+  viewChanged();
+}
+
 void SheetsView::zoomToFit() {
   fitted_ = true;
   arrange();
@@ -296,11 +302,13 @@ void SheetsView::paintEvent(QPaintEvent*) {
     struct OnMat {
       MatCell cell;
       Drawing drawing;
+      QImage under;
     };
     std::vector<OnMat> mats;
     std::size_t segments = 0;
     for (const auto& cell : cells_) {
-      mats.push_back({cell, desk_.layout().on_mats(cell.load)});
+      const auto under = under_.find(cell.load);
+      mats.push_back({cell, desk_.layout().on_mats(cell.load), under == under_.end() ? QImage() : under->second});
       segments += mats.back().drawing.segments();
     }
     return Art{segments, [project = shown_->project, mats = std::move(mats), &look = theme()](
@@ -311,7 +319,13 @@ void SheetsView::paintEvent(QPaintEvent*) {
                    LineOptions how;
                    how.clip = clip, how.stop = stop;
                    paint_mat(q, own, project.machine, look, clip);
+                   if (!mat.under.isNull()) {
+                     q.setRenderHint(QPainter::SmoothPixmapTransform);
+                     q.drawImage(own.to_px(project.machine.mat_area()), mat.under);
+                     q.setOpacity(0.3);
+                   }
                    paint_sheets(q, own, project, mat.cell.load, Space::mat, look);
+                   q.setOpacity(1);
                    paint_usable_area(q, own, project.machine, look);
                    paint_lines(q, own, project, mat.drawing, look, how);
                  }

@@ -18,6 +18,8 @@ class SheetsView : public QWidget {
 
   void zoomToFit();
   void zoomBy(double factor, QPointF around);
+  /// Shows a picture of the mat under what lies on it; it is not kept with the project.
+  void setUnder(int load, const QImage& picture);
   /// The view of the mat of a load: mm on it to px here.
   [[nodiscard]] View view_of(int load) const;
   /// Where the waiting part is shown in the tray, px; empty when it is not.
@@ -97,6 +99,7 @@ class SheetsView : public QWidget {
   View view_;  // mm on the table to px
   bool fitted_ = true, ring_ = false;
   std::vector<MatCell> cells_;
+  std::map<int, QImage> under_;  // by load
   std::shared_ptr<const Derived> shown_;
   mutable std::vector<std::optional<QPainterPath>> bodies_;  // px, by laid part
   mutable std::vector<std::optional<Vec>> middles_;          // mm on the mat
