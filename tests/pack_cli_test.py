@@ -1,5 +1,7 @@
 """Packing by the command line: what comes out is read and measured by svgelements and Shapely, which are not ours."""
 import json
+import struct
+import zlib
 import pathlib
 import random
 import tempfile
@@ -116,5 +118,38 @@ with tempfile.TemporaryDirectory() as folder:
         stock = [p for p in parts if p["number"] in sheet["parts"]]
         check("used is the parts' share of the sheet", abs(sheet["used"] - sum(p["area_mm2"] for p in stock) / sizes[sheet["sheet"]]) < 0.001)
     run("dry-run", project)
+
+    # The gap is kept with the project; copies are made; what is left goes on the shelf.
+    check("the gap is the project's", json.loads(project.read_text())["laying"] == {"gap_mm": 3.0, "turn_step_deg": 90.0})
+    check("what is not asked for is as the project says", report("sheets", project)["sheets"] == after["sheets"])
+    thrice = folder / "thrice.dotlane"
+    made = report("sheets", demo, "--copies", "3", "--pack", "--seconds", "1", "--keep-offcuts", "-o", thrice)
+    check("three of each lie on sheets", sorted(n for s in made["sheets"] for n in s["parts"]) == sorted(3 * [p["number"] for p in parts]))
+    shelf = json.loads(thrice.read_text())["shelf"]
+    check("every offcut is on the shelf", [s["size_mm"] for s in shelf] == [[float(v) for v in s["offcut_mm"]] for s in made["sheets"]])
+    for words in (("--copies", "0"), ("--copies", "two")):
+        check(f"{words} is refused", "--copies" in run("sheets", demo, *words, expect=2).stderr)
+
+    # A photograph of a mat, 4 px a mm from straight above with a table of 40 px around it: an amber scrap of 120 x 90 mm.
+    side, border = 1219, 40
+    rows = bytearray()
+    for y in range(side + 2 * border):
+        rows.append(0)
+        for x in range(side + 2 * border):
+            mat = border <= x < border + side and border <= y < border + side
+            scrap = border + 200 <= x < border + 680 and border + 160 <= y < border + 520
+            rows += bytes((214, 152, 60) if scrap else (142, 176, 158) if mat else (90, 70, 52))
+    def chunk(kind, data):
+        return struct.pack(">I", len(data)) + kind + data + struct.pack(">I", zlib.crc32(kind + data))
+    photo = folder / "mat.png"
+    photo.write_bytes(b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", struct.pack(">IIBBBBB", side + 2 * border, side + 2 * border, 8, 2, 0, 0, 0)) + chunk(b"IDAT", zlib.compress(bytes(rows), 1)) + chunk(b"IEND", b""))
+    corners = f"{border},{border} {border + side},{border} {border + side},{border + side} {border},{border + side}"
+    kept = folder / "kept.dotlane"
+    found = report("scraps", photo, "--corners", corners, "--project", demo, "--stock", "night-card", "-o", kept)["scraps"]
+    check("one scrap is found", len(found) == 1)
+    check(f"it has its size: {found}", all(abs(a - b) < 0.5 for a, b in zip(found[0]["size_mm"] + found[0]["at_mm"], [120, 90, 50, 40])))
+    check("it is on the shelf", [s["stock"] for s in json.loads(kept.read_text())["shelf"]] == ["night-card"])
+    for words, what in ((("--corners", "1,1 2,2 3,3 1,3"), "corners"), (("--corners", "1,1"), "--corners"), ((), "--corners"), (("--corners", corners, "--stock", "gold", "--project", demo, "-o", kept), "gold")):
+        check(f"scraps {words} is refused by its name", what in run("scraps", photo, *words, expect=2).stderr)
 
 finish("packed by the command line, measured by others")

@@ -4,6 +4,7 @@
 #include <QDialog>
 #include <QDir>
 #include <QElapsedTimer>
+#include <QFile>
 #include <QPushButton>
 #include <QScrollArea>
 #include <functional>
@@ -45,7 +46,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   Result<void> trouble;
   auto shoot = [&](const char* name) {
     window.session().settle();
-    window.bench().finishPainting();
+    window.stage() == Stage::sheets ? window.sheets().finishPainting() : window.bench().finishPainting();
     if (QWidget* focused = QApplication::focusWidget()) focused->clearFocus();
     wait_for([] { return false; }, 60);
     const std::string path = folder + "/" + name + ".png";
@@ -56,6 +57,23 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     const auto& pieces = window.session().project().pieces;
     if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
   };
+  select_first();
+  const Layout& layout = window.session().derived().layout;
+  const bool laid_anew = !layout.as_figure();
+  const bool scraps = std::any_of(layout.laid.begin(), layout.laid.end(), [](const LaidPart& k) { return k.copy > 1; });
+  if (laid_anew) {  // what such a project shows that others do not; the rest they show as well
+    if (!scraps) {
+      window.session().select({});
+      shoot("figure");
+    }
+    window.setStage(Stage::sheets);
+    const auto lies =
+        std::find_if(layout.laid.begin(), layout.laid.end(), [](const LaidPart& k) { return k.sheet > 1; });
+    if (lies != layout.laid.end()) window.desk().choose({static_cast<std::size_t>(lies - layout.laid.begin())});
+    shoot(scraps ? "scraps" : "sheets");
+    window.session().select({});
+    window.setStage(Stage::draft);
+  }
   select_first();
   shoot("draft");
   // The longest recipe with its last step open, then all layers as they will lie on each other.
@@ -143,8 +161,10 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     break;
   }
   select_first();
-  window.setStage(Stage::sheets);
-  shoot("sheets");
+  if (!QFile::exists(qs(folder + "/sheets.png"))) {  // a packed project has more to show
+    window.setStage(Stage::sheets);
+    shoot("sheets");
+  }
   window.setStage(Stage::passes);
   const Plan& plan = window.session().derived().plan;  // always the present one
   if (!plan.passes.empty()) emit window.lanes().passPicked(static_cast<int>(plan.passes.size()));

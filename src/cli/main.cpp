@@ -35,8 +35,10 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   fonts [NAME|FILE]            the typefaces at hand, or all about one
          help shape            every step and shape with its values; OUT may be a .dotlane project with the recipe
   parts P                      what comes off the sheets: each with its size, its stock and its lines
-  sheets P [--pack] [--gap 2mm] [--turns free|15|90|none] [--seconds 5] [--seed N] [-o P2.dotlane]
-                               what lies on which sheet, how much of it is used and what is left; packed anew if asked
+  sheets P [--pack] [--copies N] [--gap 2mm] [--turns free|15|90|none] [--seconds 5] [--seed N] [--keep-offcuts]
+         [-o P2.dotlane]       what lies on which sheet, how much of it is used and what is left; packed anew if asked
+  scraps PHOTO --corners "X,Y X,Y X,Y X,Y" [--mat 304.8x304.8mm] [--project P --stock ID -o P2.dotlane]
+                               what lies on a photograph of the mat, by its corners in px; kept on the shelf if asked
   pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
                                the closed outlines of a drawing onto sheets; each is turned about the origin, then moved
   plan P                       the passes
@@ -46,7 +48,7 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   tools P | stocks P           what the rack and the shelf hold, with their ids
 
 P is a .dotlane project; where it is an .svg drawing, it is taken as import would take it.
-Exit codes: 0 done, 1 findings of severity error, 2 bad use or unreadable input.
+Exit codes: 0 done, 1 findings of severity error or outlines without room (pack), 2 bad use or unreadable input.
 )";
 
 int inspect(Options o, bool json) {
@@ -262,6 +264,7 @@ int run(std::vector<std::string> words) {
   if (command == "fonts") return fonts(std::move(o), json);
   if (command == "parts") return parts(std::move(o), json);
   if (command == "sheets") return sheets(std::move(o), json);
+  if (command == "scraps") return scraps(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);

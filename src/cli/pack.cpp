@@ -7,45 +7,70 @@
 #include "cli/input.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
+#include "core/layout/lay_edit.hpp"
 #include "core/layout/nest.hpp"
 #include "core/layout/pack/settle.hpp"
+#include "core/layout/photograph.hpp"
+#include "core/layout/shelf.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/text_scan.hpp"
+#include "render/picture_file.hpp"
 
 namespace dotlane::cli {
 namespace {
 
 double round4(double v) { return std::round(v * 1e4) / 1e4; }
 
-double length_value(Options& o, const std::string& name, double missing) {
+std::optional<double> length_value(Options& o, const std::string& name) {
   const auto text = o.value(name);
-  if (!text) return missing;
+  if (!text) return std::nullopt;
   const auto mm = length_mm_from(*text);
   if (!mm || *mm < 0 || *mm > 1000) refuse(name + " wants a length such as 2mm, not \"" + *text + "\"");
-  return *mm;
+  return mm;
+}
+
+/// A width and a height, mm: "292x292mm", "12x24in".
+std::pair<double, double> size_value(const std::string& name, const std::string& text) {
+  const auto x = text.find('x');
+  const std::string unit = text.substr(std::min(text.size(), text.find_first_not_of("0123456789.x ")));
+  const auto width = x == std::string::npos ? std::nullopt : length_mm_from(text.substr(0, x) + unit);
+  const auto height = x == std::string::npos ? std::nullopt : length_mm_from(text.substr(x + 1));
+  if (!width || !height || *width < 1 || *height < 1 || *width > 10'000 || *height > 10'000)
+    refuse(name + " wants a width and a height such as 292x292mm, not \"" + text + "\"");
+  return {*width, *height};
+}
+
+std::optional<int> whole_value(Options& o, const std::string& name) {
+  const auto text = o.value(name);
+  if (!text) return std::nullopt;
+  const auto number = to_number(*text);
+  if (!number || *number < 1 || *number > kMostCopies || *number != std::floor(*number))
+    refuse(name + " wants a whole number from 1 to 1000, not \"" + *text + "\"");
+  return static_cast<int>(*number);
 }
 
 struct Wishes {
-  NestOptions nest;
+  std::optional<double> gap_mm, turn_step_deg;
+  unsigned seed = 1;
   double seconds = 5;
+  /// The settings with what is asked for.
+  [[nodiscard]] LaySettings over(LaySettings laying) const {
+    laying.gap_mm = gap_mm.value_or(laying.gap_mm);
+    laying.turn_step_deg = turn_step_deg.value_or(laying.turn_step_deg);
+    return laying;
+  }
 };
 
 Wishes wishes(Options& o) {
   Wishes out;
-  out.nest.gap_mm = length_value(o, "--gap", 2);
-  const std::string turns = o.value("--turns").value_or("15");
-  if (turns == "free") {
-    out.nest.turns = turns_in_steps(5);
-  } else if (turns == "none") {
-    out.nest.turns = {0};
-  } else {
-    const auto step = to_number(turns);
-    if (!step || *step < 1 || *step > 180)
-      refuse("--turns wants free, none or a step of 1 to 180 degrees, not \"" + turns + "\"");
-    out.nest.turns = turns_in_steps(*step);
+  out.gap_mm = length_value(o, "--gap");
+  if (const auto turns = o.value("--turns")) {
+    out.turn_step_deg = *turns == "free" ? 5.0 : *turns == "none" ? 0.0 : to_number(*turns);
+    if (!out.turn_step_deg || (*out.turn_step_deg != 0 && *out.turn_step_deg < 1) || *out.turn_step_deg > 180)
+      refuse("--turns wants free, none or a step of 1 to 180 degrees, not \"" + *turns + "\"");
   }
-  out.nest.seed = static_cast<unsigned>(o.integer("--seed", 1));
+  out.seed = static_cast<unsigned>(o.integer("--seed", 1));
   if (const auto text = o.value("--seconds")) {
     const auto seconds = to_number(*text);
     if (!seconds || *seconds < 0 || *seconds > 3600)
@@ -78,27 +103,41 @@ Path path_of(const DrawnPiece& piece, const Part& part, std::size_t line, const 
 }  // namespace
 
 int sheets(Options o, bool json) {
-  const bool pack = o.flag("--pack");
+  const bool pack = o.flag("--pack"), offcuts = o.flag("--keep-offcuts");
   const auto out = o.value("-o");
+  const auto copies = whole_value(o, "--copies");
   const Wishes wish = wishes(o);
   Input input = load(o.positional("the project"));
   o.finish();
+  input.project.laying = wish.over(input.project.laying);
   DrawingCache cache;
-  Drawing drawing = evaluate(input.project, cache);
+  const Drawing drawing = evaluate(input.project, cache);
   Layout layout = lay_out(input.project, drawing);
+  if (copies) {
+    std::vector<std::size_t> all(layout.parts.size());
+    for (std::size_t i = 0; i < all.size(); ++i) all[i] = i;
+    input.project = set_copies(std::move(input.project), drawing, layout, all, *copies);
+    layout = lay_out(input.project, drawing);
+  }
   double density = 0;
   if (pack) {
-    Nested nested = nest_all(input.project, drawing, layout, wish.nest, wish.seconds);
+    NestOptions options = nest_options(input.project);
+    options.seed = wish.seed;
+    Nested nested = nest_all(input.project, drawing, layout, options, wish.seconds);
     density = nested.density();
     input.project = std::move(nested.project);
     layout = lay_out(input.project, drawing);
+  }
+  if (offcuts) {
+    for (const auto& placed : layout.sheets)
+      input.project = keep_offcut(std::move(input.project), drawing, layout, placed.sheet.id);
   }
   if (out) need(save_project(input.project, *out));
   Json list = Json::array(), waiting = Json::array();
   std::string text;
   int index = 0;
   for (const auto& placed : layout.sheets) {
-    const SheetUse use = use_of(input.project, drawing, layout, placed.sheet, wish.nest.gap_mm);
+    const SheetUse use = use_of(input.project, drawing, layout, placed.sheet, input.project.laying.gap_mm);
     Json numbers = Json::array();
     for (const std::size_t k : use.laid) numbers.push_back(layout.parts[layout.laid[k].part].number);
     Json entry;
@@ -135,12 +174,7 @@ int pack(Options o, bool json) {
   o.finish();
   if (!out) refuse("-o OUT.svg is missing");
   if (!size) refuse("--sheet WIDTHxHEIGHT is missing, for instance --sheet 292x292mm");
-  const auto x = size->find('x');
-  std::string unit = size->substr(std::min(size->size(), size->find_first_not_of("0123456789.x ")));
-  const auto width = x == std::string::npos ? std::nullopt : length_mm_from(size->substr(0, x) + unit);
-  const auto height = x == std::string::npos ? std::nullopt : length_mm_from(size->substr(x + 1));
-  if (!width || !height || *width < 1 || *height < 1 || *width > 10'000 || *height > 10'000)
-    refuse("--sheet wants a width and a height such as 292x292mm, not \"" + *size + "\"");
+  const auto [width, height] = size_value("--sheet", *size);
   // Every outline is a part, whatever the drawing says of its lines.
   for (auto& piece : input.project.pieces) {
     piece.edit([](Piece& p) {
@@ -157,8 +191,9 @@ int pack(Options o, bool json) {
     task.items.push_back(task.shapes.size());
     task.shapes.push_back(part.body);
   }
-  task.stands.push_back({Region{{{{0, 0}, {*width, 0}, {*width, *height}, {0, *height}}}}, 0, {}});
-  task.gap = wish.nest.gap_mm, task.turns = wish.nest.turns, task.seed = wish.nest.seed;
+  task.stands.push_back({Region{{{{0, 0}, {width, 0}, {width, height}, {0, height}}}}, 0, {}});
+  const LaySettings laying = wish.over({});
+  task.gap = laying.gap_mm, task.turns = turns_in_steps(laying.turn_step_deg), task.seed = wish.seed;
   const pack::Packing packing = packed(task, wish.seconds);
 
   std::vector<SheetPath> paths;
@@ -190,7 +225,7 @@ int pack(Options o, bool json) {
                     {"dx_mm", round4(lies.move.x)},
                     {"dy_mm", round4(lies.move.y)}});
   }
-  need(write_file(*out, write_sheets_svg(*width, *height, packing.sheets.size(), paths)));
+  need(write_file(*out, write_sheets_svg(width, height, packing.sheets.size(), paths)));
   Json waiting = Json::array();
   for (const std::size_t item : packing.waiting) waiting.push_back(parts[item].key.line);
   const double seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
@@ -207,6 +242,57 @@ int pack(Options o, bool json) {
           (waiting.empty() ? "" : std::to_string(waiting.size()) + " larger than the sheet\n"));
   }
   return packing.waiting.empty() ? 0 : 1;
+}
+
+int scraps(Options o, bool json) {
+  const auto corners_text = o.value("--corners"), size = o.value("--mat"), stock = o.value("--stock"),
+             out = o.value("-o"), project = o.value("--project");
+  const std::string file = o.positional("the photograph");
+  o.finish();
+  if (!corners_text) refuse("--corners \"X,Y X,Y X,Y X,Y\" is missing: px, from the mat's top left one clockwise");
+  std::vector<double> numbers;
+  std::string word;
+  for (const char c : *corners_text + " ") {
+    if (c != ' ' && c != ',') {
+      word += c;
+    } else if (!word.empty()) {
+      const auto number = to_number(word);
+      if (!number) refuse("--corners wants numbers, not \"" + word + "\"");
+      numbers.push_back(*number);
+      word.clear();
+    }
+  }
+  if (numbers.size() != 8) refuse("--corners wants four corners, each as X,Y");
+  Quad quad;
+  for (std::size_t i = 0; i < 4; ++i) quad[i] = {numbers[2 * i], numbers[2 * i + 1]};
+  const auto [width, height] = size_value("--mat", size.value_or("304.8x304.8mm"));
+  const auto picture = read_picture(file);
+  need(picture);
+  constexpr double kPxPerMm = 4;
+  const Picture mat = rectified(*picture, quad, width, height, kPxPerMm);
+  if (mat.empty()) refuse("these corners do not go around the mat; write them from the top left one clockwise");
+  const auto found = things_on(mat, kPxPerMm);
+  Json list = Json::array();
+  std::string text;
+  for (const auto& region : found) {
+    const ShelfItem item = scrap_of(region, stock.value_or(""), file);
+    const Box box = bounds_of(region);
+    list.push_back({{"at_mm", {round4(box.x0), round4(box.y0)}},
+                    {"size_mm", {round4(item.width_mm), round4(item.height_mm)}},
+                    {"area_mm2", round4(area_of(region))},
+                    {"outline", text_of(item.outline)}});
+    text += "Scrap " + rounded_text(item.width_mm, 1) + " x " + rounded_text(item.height_mm, 1) + " mm, " +
+            rounded_text(area_of(region) / 100, 1) + " cm2\n";
+  }
+  if (project || out) {
+    if (!project || !out || !stock) refuse("to keep the scraps give --project P.dotlane, --stock ID and -o P2.dotlane");
+    Input input = load(*project);
+    if (!find_stock(input.project, *stock)) refuse("there is no stock \"" + *stock + "\"; see dot-lane-cli stocks");
+    for (const auto& region : found) add_to_shelf(input.project, scrap_of(region, *stock, file));
+    need(save_project(input.project, *out));
+  }
+  json ? print_json(Json{{"scraps", list}}) : print(text.empty() ? "Nothing on the mat.\n" : text);
+  return 0;
 }
 
 }  // namespace dotlane::cli

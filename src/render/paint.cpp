@@ -111,6 +111,15 @@ void paint_mat(QPainter& p, const View& view, const Machine& machine, const Them
   }
 }
 
+void paint_ghost_mat(QPainter& p, const View& view, const Machine& machine, const Theme& theme) {
+  p.setRenderHint(QPainter::Antialiasing);
+  QPen edge(theme.mat_edge, 1.4, Qt::CustomDashLine);
+  edge.setDashPattern({5, 4});
+  p.setPen(edge);
+  p.setBrush(Qt::NoBrush);
+  p.drawRoundedRect(view.to_px(machine.mat_area()), 4, 4);
+}
+
 void paint_usable_area(QPainter& p, const View& view, const Machine& machine, const Theme& theme) {
   QColor color = theme.quiet;
   color.setAlpha(130);
@@ -130,7 +139,8 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
     if (stock && stock->clear) color.setAlpha(110);
     p.setPen(QPen(theme.dark ? color.darker(140) : color.darker(112), 1));
     p.setBrush(color);
-    const Box box = space == Space::mat ? sheet.area : sheet.seen();
+    const Box box = space == Space::figure ? sheet.seen() : sheet.area;
+    const bool mirrored = space == Space::mat && project.plan.mirrored;
     if (sheet.outline.empty()) {
       p.drawRoundedRect(view.to_px(box), 2, 2);
       continue;
@@ -139,7 +149,7 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
     scrap.setFillRule(Qt::OddEvenFill);
     for (const auto& ring : sheet.outline) {
       QPolygonF pixels;
-      for (const Vec q : ring) pixels.append(view.to_px(Vec{box.x0, box.y0} + q));
+      for (const Vec q : ring) pixels.append(view.to_px(Vec{mirrored ? box.x1 - q.x : box.x0 + q.x, box.y0 + q.y}));
       scrap.addPolygon(pixels);
       scrap.closeSubpath();
     }
@@ -169,9 +179,14 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     const bool rehearsed = is_filled(*piece.piece);
     if (options.stacked && !piece.piece->helper) {
       p.setRenderHint(QPainter::Antialiasing, true);
+      const QPainterPath material = material_path(view, piece);
       p.setPen(Qt::NoPen);
+      if (options.shadows) {
+        p.setBrush(QColor(0, 0, 0, theme.dark ? 110 : 48));
+        p.drawPath(material.translated(1.2, 1.8));
+      }
       p.setBrush(to_qcolor(ground));
-      p.drawPath(material_path(view, piece));
+      p.drawPath(material);
       p.setBrush(Qt::NoBrush);
       p.setRenderHint(QPainter::Antialiasing, !dense);
     }

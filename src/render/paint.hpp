@@ -16,9 +16,12 @@ namespace dotlane {
 /// The mat with its dots and a rim around it, so that it shows around sheets as large as itself.
 void paint_mat(QPainter& painter, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip);
 
-/// The sheets of one mat load (0: of all) in their stock's colour, where they lie on the mat or as windows onto the
-/// figure.
-enum class Space { figure, mat };
+/// The mat's outline alone, for scale, with its size.
+void paint_ghost_mat(QPainter& painter, const View& view, const Machine& machine, const Theme& theme);
+
+/// The sheets of one mat load (0: of all) in their stock's colour: as windows onto the figure, on the mat as what lies
+/// there is drawn, or as the tools meet them, which differs for scraps in a job that is mirrored.
+enum class Space { figure, mat, tools };
 void paint_sheets(QPainter& painter, const View& view, const Project& project, int load, Space space,
                   const Theme& theme);
 
@@ -29,6 +32,7 @@ struct LineOptions {
   double strength = 1;                      ///< opacity, 0 to 1
   bool stacked = false;                     ///< pieces in their stock's colour, upper ones over lower ones
   bool hidden = true;                       ///< when stacked: what lies under is shown faintly
+  bool shadows = false;                     ///< when stacked: each layer throws one, a hair thick
   QRectF clip;                              ///< px; lines outside are passed over
   const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
 };

@@ -78,6 +78,10 @@ const std::map<std::string_view, const char*> kEnglish{
      "within the tools' reach: it fits no way round. Make it smaller, divide it, or take a larger sheet."},
     {"against-grain",
      "{part} lies {turn|1}° off the grain of {stock}; it may curl or fold badly. Turn it along the grain."},
+    {"fill-turned",
+     "{part} lies turned by {turn|1}°, so its fill runs at {angle|1}° on the mat where {wanted|1}° are asked for. Turn "
+     "the "
+     "strokes back by as much, or lay the part unturned."},
     {"group-torn", "{part} and {other} are kept together but do not lie as in the figure; lay them anew."},
     {"shelf-short", "{stock}: {sheets|n:sheet is:sheets are} laid out and the shelf has {has|0}."},
     {"shelf-gone",
@@ -246,6 +250,7 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-join-letters", "Join the letters"},
     {"fix-capitals", "Make capitals {cap|mm2} high"},
     {"fix-thicken", "Thicken by {by|mm2}"},
+    {"fix-angle-piece", "Turn the strokes to {angle|1}° as it lies"},
     {"fix-angle", "Turn the strokes to {angle|1}°"},
     {"fix-inset-half", "Inset half the tip, {inset|mm2}"},
     {"fix-inset", "Inset {inset|mm2}"},

@@ -1,7 +1,13 @@
 // Sheets by hand: parts kept together, room found, pushed together, left out of the run; mats by tool; and what the
 // second look says of it all.
 #include "core/check/layout_checks.hpp"
+
+#include <set>
+
 #include "core/format/project_json.hpp"
+#include "core/geometry/measure.hpp"
+#include "core/job/cutter.hpp"
+#include "core/job/job.hpp"
 #include "core/layout/lay_edit.hpp"
 #include "core/layout/nest.hpp"
 #include "core/layout/room.hpp"
@@ -316,4 +322,158 @@ TEST_CASE("by tool, every mat sees the tools that are loaded before these change
     }
   }
   CHECK(fewer_tools > 0);
+}
+
+TEST_CASE("a fill whose angle counts on the mat is said where its part lies turned, and turned back by its fix") {
+  Project p = project_of(R"(<path id="box" d="M20 20 h60 v40 h-60 z"/>)");
+  p = *add_step(p, 1,
+                Step{0, "fill", true, {{"angle", 20.0}, {"angle-from", std::string("mat")}, {"spacing", 2.0}}, {}, {}});
+  p = turn_pieces(p, drawn(p), {1}, 10);
+  Laid l(p);
+  const auto said = [&] {
+    for (const auto& f : check_layout(l.p, l.d.drawing, l.d.layout)) {
+      if (f.code == "fill-turned") return std::optional(f);
+    }
+    return std::optional<Finding>();
+  };
+  /// Degrees of the first stroke of a fill in the plan, as it lies on the mat.
+  const auto stroke_angle = [&] {
+    for (const auto& pass : l.d.plan.passes) {
+      for (const auto& stroke : pass.strokes) {
+        if (stroke.closed || stroke.points.size() != 2) continue;
+        const Vec v = stroke.points[1] - stroke.points[0];
+        const double angle = std::atan2(-v.y, v.x) * 180 / std::numbers::pi;
+        return angle - 180 * std::floor(angle / 180);
+      }
+    }
+    FAIL("no stroke");
+    return 0.0;
+  };
+  CHECK_FALSE(said());
+  CHECK(stroke_angle() == Approx(20));
+  l.put(0, {150, 150}, 40);  // 30 degrees from how it stands in the figure
+  REQUIRE(said());
+  CHECK(stroke_angle() == Approx(50));
+  CHECK(figure(*said(), "angle") == Approx(50));
+  CHECK(figure(*said(), "wanted") == Approx(20));
+  l.p = apply_fix(l.p, l.d.drawing, *said(), said()->fixes.front()), l.follow();
+  CHECK_FALSE(said());
+  CHECK(stroke_angle() == Approx(20));
+}
+
+TEST_CASE("a mirrored job is packed onto a scrap as it will lie under the tools") {
+  Project p = project_of(R"(<path d="M20 20 h80 v60 h-80 z"/><path d="M20 120 h60 v60 h-60 z"/>)");
+  const std::string stock = p.sheets[0].stock;
+  // The corner at the upper right is missing.
+  p.shelf.push_back({1, stock, 160, 160, 1, {{{0, 0}, {60, 0}, {160, 100}, {160, 160}, {0, 160}}}, "", {}});
+  p.plan.mirrored = true;
+  Laid l(p);
+  l.edit([](const Project& q, const Drawing& d, const Layout& layout) {
+    return nest_all(q, d, layout, nest_options(q), 0).project;
+  });
+  REQUIRE(l.p.sheets.size() == 1);
+  CHECK(l.codes().empty());
+  const Sheet& sheet = l.p.sheets[0];
+  const Region scrap =
+      transformed(region_of(sheet.outline, FillRule::evenodd), Affine::move(sheet.area.x0, sheet.area.y0));
+  const Region wide = offset(scrap, 0.01);
+  std::size_t strokes = 0;
+  for (const auto& pass : l.d.plan.passes) {
+    for (const auto& stroke : pass.strokes) {
+      ++strokes;
+      for (const Vec q : stroke.points) CHECK(encloses(wide, q));
+    }
+  }
+  CHECK(strokes == 2);
+}
+
+TEST_CASE(
+    "seven sheets of three stocks with two scraps: laid out, planned, rehearsed with mat changes, saved, opened") {
+  Project p = new_project("seven");
+  std::string body[3];
+  const auto blob = [](double x, double y, double r, int n) {
+    std::string d;
+    for (int i = 0; i < 2 * n; ++i) {
+      const double a = std::numbers::pi * i / n, q = i % 2 == 0 ? r : 0.6 * r;
+      d += (i == 0 ? "M" : "L") + std::to_string(x + q * std::cos(a)) + " " + std::to_string(y + q * std::sin(a)) + " ";
+    }
+    return "<path d='" + d + "Z'/>";
+  };
+  for (int s = 0; s < 3; ++s) {
+    for (int i = 0; i < (s == 0 ? 9 : 7); ++i)
+      body[s] += blob(70 + 130 * (i % 3), 70 + 130 * (i / 3), 62 - 3 * s, 4 + i);
+  }
+  const char* const stocks[] = {"cover-65", "cover-80", "vinyl"};
+  for (int s = 0; s < 3; ++s) {
+    const int id = add_drawing(p, body[s], "piece" + std::to_string(s) + ".svg");
+    p = set_stock(std::move(p), id, stocks[s]);
+  }
+  p.shelf.push_back({1, "cover-65", 160, 150, 1, {{{0, 0}, {160, 10}, {150, 150}, {0, 140}}}, "", {}});
+  p.shelf.push_back({2, "vinyl", 200, 140, 1, {{{0, 0}, {200, 0}, {200, 140}, {60, 140}}}, "", {}});
+  for (const char* stock : stocks)
+    p.shelf.push_back({static_cast<int>(p.shelf.size()) + 1, stock, 250, 250, {}, {}, "", {}});
+  p.laying.turn_step_deg = 15;
+  Laid l(p);
+  l.edit([](const Project& q, const Drawing& d, const Layout& layout) {
+    return nest_all(q, d, layout, nest_options(q), 1).project;
+  });
+  CHECK(l.p.sheets.size() >= 7);
+  CHECK(std::count_if(l.p.sheets.begin(), l.p.sheets.end(), [](const Sheet& s) { return !s.outline.empty(); }) == 2);
+  CHECK(l.codes().empty());
+  CHECK(std::none_of(l.d.layout.laid.begin(), l.d.layout.laid.end(), [](const LaidPart& k) { return k.sheet == 0; }));
+  CHECK(handwork_of(l.d.plan).mats == l.d.layout.loads());
+  // Rehearsed, sheet by sheet and tool by tool: every mat gets what its passes say.
+  for (const bool by_tool : {false, true}) {
+    Project q = l.p;
+    q.plan.by_tool = by_tool;
+    const Plan plan = derived(q).plan;
+    const Handwork hands = handwork_of(plan);
+    CHECK(hands.mats - hands.returns == l.d.layout.loads());
+    const Job job = compile(plan, q.machine);
+    std::vector<std::string> held;
+    for (const auto& load : plan.first_load) held.push_back(load.holds);
+    Cutter cutter(job.machine, held);
+    cutter.feed(job.hpgl);
+    cutter.end();
+    std::map<int, double> marked, planned;
+    int changes = 0, last = plan.passes.front().load;
+    for (int i = 0; i < 200 && (cutter.state() == Cutter::State::running || cutter.state() == Cutter::State::paused);
+         ++i) {
+      if (cutter.state() == Cutter::State::paused) {
+        changes += std::exchange(last, cutter.wanted().mat) != cutter.wanted().mat;
+        REQUIRE(cutter.loaded(cutter.wanted().holders).empty());
+      }
+      cutter.advance(1e6);
+      for (const auto& mark : cutter.take_marks()) marked[mark.mat] += length_of(Polyline{mark.points, false});
+    }
+    CHECK(cutter.state() == Cutter::State::finished);
+    CHECK(changes == hands.mats - 1);
+    for (const auto& pass : plan.passes) planned[pass.load] += pass.length_mm;
+    REQUIRE(marked.size() == planned.size());
+    for (const auto& [mat, mm] : planned) CHECK(marked[mat] == Approx(mm).epsilon(1e-3));
+  }
+  const std::string bytes = to_json(l.p);
+  const Project again = project_from_json(bytes, "seven").value();
+  CHECK(to_json(again) == bytes);
+  CHECK(compile(derived(again).plan, again.machine).hpgl == compile(l.d.plan, l.p.machine).hpgl);
+}
+
+TEST_CASE("the demos that are packed: all lies on sheets, nothing is said of them, and they open as they were saved") {
+  for (const char* name : {"wading-heron", "fair-pennants"}) {
+    INFO(name);
+    const Project p = demo(name);
+    const Derived d = derived(p);
+    CHECK(std::none_of(d.layout.laid.begin(), d.layout.laid.end(),
+                       [](const LaidPart& laid) { return laid.sheet == 0 || laid.drawn; }));
+    CHECK(d.findings.empty());
+    CHECK(project_from_json(to_json(p), name).value() == p);
+  }
+  const Derived heron = derived(demo("wading-heron"));
+  CHECK(heron.drawing.bounds().height() > 750);
+  std::set<std::string> stocks;
+  for (const auto& part : heron.layout.parts) stocks.insert(part.stock);
+  CHECK(stocks.size() == 4);
+  const Project pennants = demo("fair-pennants");
+  CHECK(derived(pennants).layout.laid.size() == 6);
+  for (const auto& sheet : pennants.sheets) CHECK_FALSE(sheet.outline.empty());
 }

@@ -339,6 +339,11 @@ TEST_CASE("what is left of a sheet goes on the shelf, a scrap by its corners too
   REQUIRE(o.project().shelf.size() == 3);
   CHECK(o.project().shelf[2].width_mm == Approx(120));
   CHECK(o.project().shelf[2].height_mm == Approx(140));
+  o.click_part(o.part("Pin badge"));
+  o.click("scrapDrawn");
+  REQUIRE(o.project().shelf.size() == 4);
+  CHECK(o.project().shelf[3].width_mm == Approx(70).margin(0.1));
+  o.undo();
   o.click("shelfLay3");
   const Sheet scrap = o.project().sheets.back();
   CHECK(scrap.shelf == 3);
@@ -453,6 +458,36 @@ TEST_CASE(
   o.session().settle();
   CHECK_FALSE(view->isVisible());
   CHECK(o.says(QStringLiteral("bad.png")));
+}
+
+TEST_CASE("the draft of a figure larger than a sheet is a plain table with all its layers, to take hold of") {
+  Opened o(demo(QStringLiteral("wading-heron")));
+  o.session().settle();
+  CHECK_FALSE(o.find<QToolButton>("loadButton")->isVisible());
+  // The wing shows in its stock's colour, over the body.
+  const DrawnPiece* wing = find_drawn(o.session().drawing(), o.piece("Wing").id);
+  const Vec inside{320, 470};
+  REQUIRE(wing->bounds.contains(inside));
+  o.bench().finishPainting();
+  const QColor shown = o.bench().grab().toImage().pixelColor(o.at(inside.x, inside.y));
+  const Color card = find_stock(o.project(), "night-card")->color;
+  CHECK(std::abs(shown.red() - card.r) < 12);
+  CHECK(std::abs(shown.blue() - card.b) < 12);
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(inside.x, inside.y));
+  CHECK(o.session().selectedPieces() == std::vector<int>{o.piece("Wing").id});
+  const Box was = wing->bounds;
+  const auto places = o.project().parts;
+  drag(&o.bench(), o.at(inside.x, inside.y), o.at(inside.x + 60, inside.y));
+  o.session().settle();
+  CHECK(find_drawn(o.session().drawing(), o.piece("Wing").id)->bounds.x0 > was.x0 + 40);
+  CHECK(o.project().parts == places);  // it lies where it lay
+  o.undo();
+  // Where all lies as drawn, the mats are there.
+  o.stage(Stage::sheets);
+  click(o.find<QPushButton>("layAsDrawn"));
+  o.session().settle();
+  o.stage(Stage::draft);
+  CHECK(o.find<QToolButton>("loadButton")->isVisible());
 }
 
 }  // namespace dotlane::test

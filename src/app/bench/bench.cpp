@@ -74,6 +74,12 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent
   connect(&session_, &Session::changed, this, &Bench::dropWanted);
   connect(&session_, &Session::derivedChanged, this, [this] {
     if (!record_) marks_.clear();
+    // Packed, or laid as drawn again: the draft goes to the plain table, or to the mats.
+    if (std::exchange(plain_, plainTable()) != plain_) {
+      updateLoads();
+      if (fitted_) zoomToFit();
+      refresh();
+    }
     if (on_mats_) art_->invalidate();
     update();
   });
@@ -137,10 +143,14 @@ void Bench::zoomBy(double factor, QPointF around) {
 void Bench::setOnMats(bool on) {
   if (on == on_mats_) return;
   on_mats_ = on;
+  plain_ = plainTable();
+  updateLoads();
   refresh();
 }
 
 bool Bench::showsMats() const { return (on_mats_ || record_ || scrub_ >= 0) && !session_.derived().layout.as_figure(); }
+
+bool Bench::plainTable() const { return !on_mats_ && !record_ && scrub_ < 0 && !session_.derived().layout.as_figure(); }
 
 Drawing Bench::space() const { return showsMats() ? session_.derived().layout.on_mats(0) : session_.drawing(); }
 
@@ -154,7 +164,7 @@ std::set<int> Bench::loadsOf(int piece) const {
 }
 
 Drawing Bench::shown() const {
-  if (stacked_) return session_.drawing();
+  if (stacked_ || plainTable()) return session_.drawing();
   if (showsMats()) return session_.derived().layout.on_mats(load_);
   Drawing out;
   for (const auto& piece : session_.drawing().pieces) {
@@ -183,7 +193,7 @@ void Bench::updateLoads() {
   }
   const auto at = std::lower_bound(loads.begin(), loads.end(), load_) - loads.begin();
   load_button_->setText(stacked_ ? tr("All layers stacked") : tr("Mat load %1 of %2").arg(at + 1).arg(loads.size()));
-  load_button_->setVisible(stacked_ || loads.size() > 1);
+  load_button_->setVisible(stacked_ || (loads.size() > 1 && !plainTable()));
   placeControls();
 }
 
@@ -256,18 +266,27 @@ void Bench::paintArt(QPainter& p) {
   art_->paint(p, view_, size(), devicePixelRatioF(), [this, rehearsing] {
     LineOptions options;
     options.strength = rehearsing ? 0.16 : 1.0;
-    options.stacked = stacked_ && !rehearsing;
-    options.hidden = hidden_shown_;
+    const bool plain = plainTable();
+    options.stacked = plain || (stacked_ && !rehearsing);
+    options.hidden = stacked_ && hidden_shown_;
+    options.shadows = plain;
     Drawing drawing = shown();
     const std::size_t segments = drawing.segments();
     return Art{segments, [project = session_.project(), drawing = std::move(drawing), load = load_,
-                          space = showsMats() ? Space::mat : Space::figure, options, &look = theme()](
-                             QPainter& q, const View& view, const QRectF& clip, const std::atomic<bool>* stop) {
+                          space = !showsMats() ? Space::figure
+                                  : rehearsing ? Space::tools
+                                               : Space::mat,
+                          options, plain, &look = theme()](QPainter& q, const View& view, const QRectF& clip,
+                                                           const std::atomic<bool>* stop) {
                  LineOptions how = options;
                  how.clip = clip, how.stop = stop;
-                 paint_mat(q, view, project.machine, look, clip);
-                 if (!how.stacked) paint_sheets(q, view, project, load, space, look);
-                 paint_usable_area(q, view, project.machine, look);
+                 if (plain) {
+                   paint_ghost_mat(q, view, project.machine, look);
+                 } else {
+                   paint_mat(q, view, project.machine, look, clip);
+                   if (!how.stacked) paint_sheets(q, view, project, load, space, look);
+                   paint_usable_area(q, view, project.machine, look);
+                 }
                  paint_lines(q, view, project, drawing, look, how);
                }};
   });
@@ -336,7 +355,7 @@ void Bench::paintEvent(QPaintEvent*) {
   paintArt(p);
   paintMarks(p);
   const Project& project = session_.project();
-  if (!stacked_) paint_sheet_names(p, view_, project, load_);
+  if (!stacked_ && !plainTable()) paint_sheet_names(p, view_, project, load_);
   paintSelection(p);
   typing_.paint(p, view_);
   if (project.pieces.empty()) paint_empty_bench(p, canvas());

@@ -87,6 +87,8 @@ class Bench : public QWidget {
 
   [[nodiscard]] QRectF canvas() const;
   [[nodiscard]] bool showsMats() const;
+  /// Whether it shows the figure on a plain table: where parts lie otherwise on their sheets than in it.
+  [[nodiscard]] bool plainTable() const;
   /// The figure, or what lies on all mats.
   [[nodiscard]] Drawing space() const;
   /// What of that the bench shows now.
@@ -120,7 +122,7 @@ class Bench : public QWidget {
   View view_;
   bool fitted_ = true;  // keep fitting while the window changes size
   int load_ = 1;
-  bool on_mats_ = false;
+  bool on_mats_ = false, plain_ = false;
   bool stacked_ = false, hidden_shown_ = true;
 
   ArtLayer* art_;

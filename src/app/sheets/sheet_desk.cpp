@@ -4,6 +4,7 @@
 
 #include "app/units.hpp"
 #include "core/layout/lay_edit.hpp"
+#include "core/layout/shelf.hpp"
 
 namespace dotlane {
 namespace {
@@ -382,6 +383,26 @@ void SheetDesk::takeOff() {
   edit([](const Project& project, const Drawing& drawing, const Layout& layout,
           const std::vector<std::size_t>& chosen) { return let_wait(project, drawing, layout, chosen); },
        tr("Take off the sheet"));
+}
+
+void SheetDesk::keepAsScraps() {
+  if (chosen_.empty()) {
+    emit said(tr("Draw the scrap's outline as a piece to cut, and choose its part here; it is kept as it is drawn."),
+              true);
+    return;
+  }
+  edit(
+      [](const Project& project, const Drawing&, const Layout& layout, const std::vector<std::size_t>& chosen) {
+        Project next = project;
+        std::set<std::size_t> parts;
+        for (const std::size_t k : chosen) parts.insert(layout.laid[k].part);
+        for (const std::size_t i : parts) {
+          const Part& part = layout.parts[i];
+          if (!part.body.empty()) add_to_shelf(next, scrap_of(part.body, part.stock, part.name));
+        }
+        return next;
+      },
+      tr("Keep a scrap as drawn"));
 }
 
 void SheetDesk::runEverything() { session_.commit(run_everything(session_.project()), tr("Run everything")); }

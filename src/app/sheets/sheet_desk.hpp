@@ -65,6 +65,8 @@ class SheetDesk : public QObject {
   void toggleTogether();
   void toggleNotNow();
   void takeOff();
+  /// The outlines of what is chosen go on the shelf as scraps, as they are drawn.
+  void keepAsScraps();
   void runEverything();
   /// What may take long is worked out aside; what was changed meanwhile stays as it is. Room is found on any sheet, on
   /// the one that each lies on, or on this one.

@@ -227,11 +227,16 @@ std::optional<std::size_t> SheetsView::part_at(QPointF at) const {
   return out;
 }
 
-std::optional<QPointF> SheetsView::knob() const {
+QRectF SheetsView::chosenFrame() const {
   QRectF frame;
   for (const std::size_t k : desk_.chosen()) {
     if (desk_.layout().laid[k].sheet != 0) frame = frame.united(body(k).boundingRect());
   }
+  return frame.intersected(QRectF(rect()).adjusted(0, 32, -32, 0));
+}
+
+std::optional<QPointF> SheetsView::knob() const {
+  const QRectF frame = chosenFrame();
   if (frame.isEmpty()) return std::nullopt;
   return turn_knob(frame);
 }
@@ -417,6 +422,9 @@ void SheetsView::paintParts(QPainter& p) {
       QColor fill = t.accent;
       fill.setAlpha(chosen ? 70 : 36);
       p.setBrush(fill);
+      p.setPen(QPen(QColor(255, 255, 255, 190), chosen ? 5 : 3.6));  // so that it stands out on dark card
+      p.drawPath(path);
+      p.setBrush(Qt::NoBrush);
       p.setPen(QPen(t.accent, chosen ? 2.4 : 1.6));
       p.drawPath(path);
     }
@@ -443,10 +451,7 @@ void SheetsView::paintParts(QPainter& p) {
   }
   for (const std::size_t k : rings) paintRing(p, k);
   if (!dragging) {
-    QRectF frame;
-    for (const std::size_t k : desk_.chosen()) {
-      if (laid[k].sheet != 0) frame = frame.united(body(k).boundingRect());
-    }
+    const QRectF frame = chosenFrame();
     if (!frame.isEmpty()) paint_turn_knob(p, frame, t);
   }
 }

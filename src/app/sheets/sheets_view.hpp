@@ -74,6 +74,8 @@ class SheetsView : public QWidget {
   [[nodiscard]] QPainterPath body(std::size_t laid, const View& view, const Affine& map) const;
   [[nodiscard]] const QPainterPath& body(std::size_t laid) const;
   [[nodiscard]] QPointF middle(std::size_t laid) const;
+  /// Around what is chosen and lies on sheets, as far as it leaves room for its knob; empty where nothing is.
+  [[nodiscard]] QRectF chosenFrame() const;
   [[nodiscard]] std::optional<std::size_t> part_at(QPointF at) const;
   [[nodiscard]] const Sheet* sheet_at(QPointF at) const;
   void followDesk();

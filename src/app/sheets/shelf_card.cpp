@@ -95,8 +95,10 @@ ShelfCard::ShelfCard(Session& session, SheetDesk& desk, QWidget* parent)
   column->addWidget(outline_);
   row = new QHBoxLayout;
   row->setSpacing(5);
-  connect(button(tr("Keep the scrap"), "scrapAdd", tr("Puts a scrap with these corners on the shelf")),
-          &QPushButton::clicked, this, &ShelfCard::addScrap);
+  connect(button(tr("Keep"), "scrapAdd", tr("Puts a scrap with these corners on the shelf")), &QPushButton::clicked,
+          this, &ShelfCard::addScrap);
+  connect(button(tr("As drawn"), "scrapDrawn", tr("Puts the outline of the chosen part on the shelf as a scrap")),
+          &QPushButton::clicked, &desk_, &SheetDesk::keepAsScraps);
   connect(button(tr("Photograph…"), "scrapPhotograph", tr("Finds scraps on a picture of the mat")),
           &QPushButton::clicked, this, [this] { emit photographAsked(qs(stock())); });
   column->addLayout(row);

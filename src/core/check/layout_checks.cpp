@@ -3,9 +3,13 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <numbers>
+#include <set>
 
 #include "core/geometry/failure.hpp"
 #include "core/layout/room.hpp"
+#include "core/project/kinds.hpp"
+#include "core/shape/evaluate.hpp"
 
 namespace dotlane {
 namespace {
@@ -31,6 +35,7 @@ class LayoutChecker {
     }
     waiting();
     grain();
+    fills();
     torn();
     shelf();
     return std::move(out_);
@@ -87,7 +92,7 @@ class LayoutChecker {
     }
     if (more > 0) add("parts-overlap", Severity::warning, {{"pairs", static_cast<double>(more)}}, {}, "more");
     if (sheet.outline.empty()) return;  // the edges of whole sheets are looked at with every line
-    const Region area = offset(usable_on(sheet, project_.machine), kSlackMm, {Corners::mitre});
+    const Region area = offset(usable_on(project_, sheet), kSlackMm, {Corners::mitre});
     for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
       const LaidPart& laid = layout_.laid[k];
       if (laid.sheet != sheet.id) continue;
@@ -150,11 +155,16 @@ class LayoutChecker {
     return out;
   }
 
-  /// Whether some turn of the body fits the box around some room.
-  bool fits_somewhere(const Part& part) const {
-    for (const Vec room : rooms(part.stock)) {
-      for (double turn = 0; turn < 180; turn += 2.5) {
-        const Box box = bounds_of(transformed(packed_shape(drawing_, part), Affine::rotate(turn)));
+  /// Whether some turn of the shape fits the box around some room.
+  bool fits_somewhere(const Region& shape, const std::string& stock) const {
+    const auto all = rooms(stock);
+    for (double turn = 0; turn < 180; turn += 2.5) {
+      const Affine map = Affine::rotate(turn);
+      Box box;
+      for (const auto& ring : shape.rings) {
+        for (const Vec q : ring) box.add(map(q));
+      }
+      for (const Vec room : all) {
         if (box.width() <= room.x + kSlackMm && box.height() <= room.y + kSlackMm) return true;
       }
     }
@@ -163,17 +173,17 @@ class LayoutChecker {
 
   void waiting() {
     std::map<std::string, std::vector<std::size_t>> by_stock;
-    std::vector<std::size_t> too_large;
+    std::size_t last = npos;  // the part looked at last: its copies follow one another
+    bool fits = false;
     for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
       if (layout_.laid[k].sheet != 0) continue;
       const Part& part = part_of(k);
-      if (fits_somewhere(part)) {
-        by_stock[part.stock].push_back(k);
-        continue;
-      }
-      if (!too_large.empty() && layout_.laid[too_large.back()].part == layout_.laid[k].part) continue;
-      too_large.push_back(k);
-      const Box box = bounds_of(packed_shape(drawing_, part));
+      const bool again = std::exchange(last, layout_.laid[k].part) == layout_.laid[k].part;
+      const Region shape = again ? Region() : packed_shape(drawing_, part);
+      if (!again) fits = fits_somewhere(shape, part.stock);
+      if (fits) by_stock[part.stock].push_back(k);
+      if (fits || again) continue;
+      const Box box = bounds_of(shape);
       Vec most;
       for (const Vec room : rooms(part.stock)) most = room.x * room.y > most.x * most.y ? room : most;
       add("part-too-large", Severity::error,
@@ -207,6 +217,51 @@ class LayoutChecker {
       if (off > kTurnedDeg)
         add("against-grain", Severity::warning, {{"part", name_of(k)}, {"turn", off}, {"stock", stock->name}},
             {ref_of(k)});
+    }
+  }
+
+  /// A fill whose angle counts on the mat is made for the figure: it turns along with its part.
+  void fills() {
+    std::map<int, std::vector<std::pair<double, std::size_t>>> turned;  // by piece: how far, and which
+    for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
+      const LaidPart& laid = layout_.laid[k];
+      if (laid.drawn || laid.sheet == 0) continue;
+      const double by = std::remainder(std::atan2(-laid.map.b, laid.map.a) * 180 / std::numbers::pi, 180.0);
+      std::set<int> pieces;
+      for (const auto& at : part_of(k).lines) pieces.insert(at.piece);
+      for (const int piece : pieces) turned[piece].emplace_back(by, k);
+    }
+    for (const auto& [id, by] : turned) {
+      const Piece* piece = find_piece(project_, id);
+      if (!piece) continue;
+      const bool alike = std::all_of(by.begin(), by.end(), [&](const auto& other) {
+        return std::abs(std::remainder(other.first - by.front().first, 180.0)) < kTurnedDeg;
+      });
+      const auto far = std::max_element(
+          by.begin(), by.end(), [](const auto& a, const auto& b) { return std::abs(a.first) < std::abs(b.first); });
+      if (std::abs(far->first) < kTurnedDeg) continue;
+      for (const Step& step : piece->steps) {
+        if (!step.on || step.kind != "fill") continue;
+        const Reading take(*find_kind(step_kinds(), "fill"), step.values);
+        if (!take.is("angle-from", "mat")) continue;
+        const auto upright = [](double angle) { return angle - 180 * std::floor(angle / 180); };
+        Finding& finding = add("fill-turned", Severity::warning,
+                               {{"part", name_of(far->second)},
+                                {"turn", std::abs(far->first)},
+                                {"angle", upright(take.number("angle") + far->first)},
+                                {"wanted", upright(take.number("angle"))}},
+                               {ref_of(far->second)});
+        if (!alike) continue;
+        // Counted on the piece it stays what it is as long as the part lies as it does.
+        const LaidPart& laid = layout_.laid[far->second];
+        const DrawnPiece* drawn = find_drawn(drawing_, id);
+        const Affine frame = laid.map * frame_of(drawn->map).to_figure;
+        const double settled = upright(take.number("angle") - std::atan2(-frame.b, frame.a) * 180 / std::numbers::pi);
+        Fix fix{
+            Fix::Kind::change_step, {"fix-angle-piece", {{"angle", upright(take.number("angle"))}}}, "", 0, {{id, ""}}};
+        fix.step = Step{step.id, step.kind, true, {{"angle-from", std::string("piece")}, {"angle", settled}}, {}, {}};
+        finding.fixes.push_back(std::move(fix));
+      }
     }
   }
 

@@ -146,6 +146,7 @@ class Laying {
         if (laid.drawn) home_.emplace(at.piece, laid.sheet);
       };
       for (const auto& at : part.lines) take(at);
+      for (const auto& at : part.guides) take(at);
       take(part.first);  // a blank's outline is not among its lines
     }
     for (const auto& piece : drawing_.pieces) {

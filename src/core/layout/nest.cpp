@@ -87,7 +87,7 @@ Nest nest_of(const Project& project, const Drawing& drawing, const Layout& layou
     nest.laid.push_back(std::move(as_one));
   }
   const auto add = [&](Sheet sheet, int most, std::vector<Region> there) {
-    nest.task.stands.push_back({usable_on(sheet, project.machine), most, std::move(there)});
+    nest.task.stands.push_back({usable_on(project, sheet), most, std::move(there)});
     nest.sheets.push_back(std::move(sheet));
   };
   std::map<int, int> gone;  // of the shelf, by id
@@ -234,7 +234,7 @@ Project pushed_together(Project project, const Drawing& drawing, const Layout& l
       laid.push_back(std::move(as_one));
     }
     if (laid.empty()) continue;
-    task.stands.push_back({usable_on(placed.sheet, project.machine), 1, std::move(taken)});
+    task.stands.push_back({usable_on(project, placed.sheet), 1, std::move(taken)});
     for (const auto& lies : pack::settled(task, packing, stop).parts) {
       if (lies.move == Vec{}) continue;
       for (const std::size_t k : laid[lies.item]) {
@@ -293,6 +293,12 @@ Nested nest_all(const Project& project, const Drawing& drawing, const Layout& la
     now.records = match(drawing, layout.parts, out.project.parts);
     out.project = nested(std::move(out.project), drawing, now, nests[i], packings[i]);
   }
+  // Mat loads are counted from one again where sheets went and came.
+  std::map<int, int> number;
+  for (const auto& sheet : out.project.sheets) number.emplace(sheet.load, 0);
+  int n = 0;
+  for (auto& [load, now] : number) now = ++n;
+  for (auto& sheet : out.project.sheets) sheet.load = number.at(sheet.load);
   return out;
 }
 
@@ -300,17 +306,20 @@ SheetUse use_of(const Project& project, const Drawing& drawing, const Layout& la
                 double gap_mm) {
   SheetUse out;
   out.sheet = sheet.id;
-  const Region area = usable_on(sheet, project.machine);
+  const Region area = usable_on(project, sheet);
   std::vector<Region> bodies;
   double parts = 0;
+  std::size_t last = npos;  // copies follow one another
+  Region shape;
   for (std::size_t k = 0; k < layout.laid.size(); ++k) {
     if (layout.laid[k].sheet != sheet.id) continue;
     const Part& part = layout.parts[layout.laid[k].part];
     out.laid.push_back(k);
-    bodies.push_back(body_on_mat(drawing, part, layout.laid[k].map));
+    if (std::exchange(last, layout.laid[k].part) != layout.laid[k].part) shape = packed_shape(drawing, part);
+    bodies.push_back(transformed(shape, layout.laid[k].map * to_figure(drawing, part)));
     parts += part.area_mm2;
   }
-  const double whole = area_of(area_of(sheet));
+  const double whole = area_of(area_of(project, sheet));
   out.used = whole > 0 ? parts / whole : 0;
   out.offcut = pack::largest_clean(area, bodies, gap_mm);
   return out;

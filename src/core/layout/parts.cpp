@@ -31,7 +31,7 @@ struct Course {
 // A closed course that holds others.
 struct OuterContour {
   const Course* course = nullptr;
-  std::vector<const Course*> held;
+  std::vector<const Course*> held, guides;
   std::optional<Within> ready;     // once something comes near
   std::optional<pack::Grid> sure;  // which cells of its box lie wholly within it
   double cell = 1;
@@ -203,22 +203,46 @@ class Sorter {
     return left;
   }
 
+  // Guides go along with the outline that holds most of them; what none holds is returned.
+  static std::vector<const Course*> take_along(std::vector<OuterContour>& outlines,
+                                               const std::vector<const Course*>& guides) {
+    std::vector<const Course*> left;
+    for (const auto* c : guides) {
+      OuterContour* holder = holder_of(outlines, *c).first;
+      (holder ? holder->guides : left).push_back(c);
+    }
+    return left;
+  }
+  void name_guides(const OuterContour& outline) {
+    for (const auto* c : outline.guides) {
+      if (c != outline.course) parts_.back().guides.push_back(c->at);
+    }
+  }
+
   void sort(const std::string& stock) {
     const std::vector<Course> all = courses(stock);
-    std::vector<const Course*> run, closed_cuts, guides;
+    std::vector<const Course*> run, closed_cuts, guides, marks;
     for (const auto& c : all) {
       if (belongs(c.role)) run.push_back(&c);
       if (c.area > 0 && c.role == Role::cut) closed_cuts.push_back(&c);
       if (c.area > 0 && c.role == Role::guide) guides.push_back(&c);
+      if (c.role == Role::guide) marks.push_back(&c);
     }
     auto cut = outermost(closed_cuts);
     auto left = settle(cut, run);
-    for (auto& o : cut) add(stock, *o.course, o.held, body_of(o));
+    marks = take_along(cut, marks);
+    for (auto& o : cut) {
+      add(stock, *o.course, o.held, body_of(o));
+      name_guides(o);
+    }
     if (left.empty()) return;
     auto blanks = outermost(guides);
     left = settle(blanks, left);
+    take_along(blanks, marks);
     for (auto& o : blanks) {
-      if (!o.held.empty()) add(stock, *o.course, o.held, o.course->region);
+      if (o.held.empty()) continue;
+      add(stock, *o.course, o.held, o.course->region);
+      name_guides(o);
     }
     for (std::size_t i = 0; i < left.size();) {  // those of a piece stand together
       std::size_t end = i;

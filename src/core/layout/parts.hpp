@@ -23,11 +23,12 @@ struct Part {
   std::string name;   ///< the piece's; where several parts would be called the same, "Heron neck 2"
   std::string stock;  ///< stock id
   Region body;  ///< mm in the drawing: what its outline encloses, without the holes; empty where it has no outline
-  double area_mm2 = 0;          ///< of the body
-  Vec centre;                   ///< the body's centre of area; without a body, the middle of its reach
-  Box reach;                    ///< around the body and all its lines, however far these run over
-  std::vector<PartLine> lines;  ///< as in the drawing; a blank's outline is a guide and not among them
-  bool unsure = false;          ///< its piece could not be taken apart
+  double area_mm2 = 0;           ///< of the body
+  Vec centre;                    ///< the body's centre of area; without a body, the middle of its reach
+  Box reach;                     ///< around the body and all its lines, however far these run over
+  std::vector<PartLine> lines;   ///< as in the drawing; a blank's outline is a guide and not among them
+  std::vector<PartLine> guides;  ///< that lie within it: they go along, and are neither worked nor counted
+  bool unsure = false;           ///< its piece could not be taken apart
 
   [[nodiscard]] Box bounds() const { return body.empty() ? reach : bounds_of(body); }
 };
@@ -36,7 +37,7 @@ struct Part {
 inline constexpr double kTogether = 5;
 
 /// The parts of the drawing, in its order. Every contour that is cut, scored, drawn, foiled, engraved or printed
-/// belongs to exactly one; helpers and guides belong to none.
+/// belongs to exactly one; helpers and guides belong to none, but guides within a part go where it goes.
 ///
 /// An outermost closed cut contour makes a part, with what lies within it: every contour of the same stock, whichever
 /// piece it came from, that has most of its length there. A contour that crosses outlines goes with the one that holds

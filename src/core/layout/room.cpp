@@ -7,24 +7,43 @@
 namespace dotlane {
 namespace {
 
-constexpr double kOver = 0.05;   // mm: half the width of what runs over an edge
-constexpr double kThin = 0.002;  // mm: outlines are thinned this much before they are compared
-constexpr double kEdge = 1e-3;   // mm: what reaches so little past an edge lies inside
+constexpr double kOver = 0.05;          // mm: half the width of what runs over an edge
+constexpr std::size_t kMostOver = 300;  // lines that run over an edge; of more, the box around them is taken
+constexpr double kThin = 0.002;         // mm: outlines are thinned this much before they are compared
+constexpr double kEdge = 1e-3;          // mm: what reaches so little past an edge lies inside
 
 Region region_of_box(const Box& b) { return Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}}; }
+
+/// Mirrored as the plan will mirror what lies there.
+Region as_planned(const Project& project, const Sheet& sheet, Region region) {
+  if (!project.plan.mirrored) return region;
+  for (auto& ring : region.rings) {
+    for (Vec& q : ring) q.x = sheet.area.x0 + sheet.area.x1 - q.x;
+    std::reverse(ring.begin(), ring.end());
+  }
+  return region;
+}
 
 }  // namespace
 
 Region packed_shape(const Drawing& drawing, const Part& part) {
   Region shape = part.body.empty() ? region_of_box(part.reach.grown(kOver)) : part.body;
-  if (!part.body.empty() && !bounds_of(part.body).grown(kOver).contains(part.reach)) {
-    std::vector<Polyline> over;
+  const Box body = bounds_of(part.body).grown(kOver);
+  if (!part.body.empty() && !body.contains(part.reach)) {
+    // Of many lines, as of a fill, only those that leave the box around the body.
+    std::vector<Polyline> lines;
     for (const auto& at : part.lines) {
       const DrawnPiece* piece = find_drawn(drawing, at.piece);
-      const Polyline line = piece->mapped(piece->flat->lines[at.line].polylines[at.contour]);
-      for (auto& stretch : clip({line}, part.body, false)) over.push_back(std::move(stretch));
+      Polyline line = piece->mapped(piece->flat->lines[at.line].polylines[at.contour]);
+      const bool all = part.lines.size() <= kMostOver;
+      if (all || !std::all_of(line.points.begin(), line.points.end(), [&](Vec q) { return body.contains(q); }))
+        lines.push_back(std::move(line));
     }
-    shape = unite({shape, buffer(over, kOver, kOver)});
+    if (lines.size() > kMostOver) {
+      shape = unite({shape, region_of_box(part.reach)});
+    } else {
+      shape = unite({shape, buffer(clip(lines, part.body, false), kOver, kOver)});
+    }
   }
   return transformed(shape, frame_of(find_drawn(drawing, part.key.piece)->map).to_figure.inverse());
 }
@@ -33,18 +52,20 @@ Region body_on_mat(const Drawing& drawing, const Part& part, const Affine& map) 
   return transformed(packed_shape(drawing, part), map * frame_of(find_drawn(drawing, part.key.piece)->map).to_figure);
 }
 
-Region area_of(const Sheet& sheet) {
+Region area_of(const Project& project, const Sheet& sheet) {
   if (sheet.outline.empty()) return region_of_box(sheet.area);
-  return transformed(region_of(sheet.outline, FillRule::evenodd), Affine::move(sheet.area.x0, sheet.area.y0));
+  return as_planned(
+      project, sheet,
+      transformed(region_of(sheet.outline, FillRule::evenodd), Affine::move(sheet.area.x0, sheet.area.y0)));
 }
 
-Region usable_on(const Sheet& sheet, const Machine& machine) {
-  return intersect(area_of(sheet), region_of_box(machine.usable_area()));
+Region usable_on(const Project& project, const Sheet& sheet) {
+  return intersect(area_of(project, sheet), as_planned(project, sheet, region_of_box(project.machine.usable_area())));
 }
 
 Room::Room(const Project& project, const Drawing& drawing, const Layout& layout, const Sheet& sheet,
            const std::vector<std::size_t>& lifted)
-    : drawing_(drawing), layout_(layout), area_(offset(usable_on(sheet, project.machine), kEdge, {Corners::mitre})) {
+    : drawing_(drawing), layout_(layout), area_(offset(usable_on(project, sheet), kEdge, {Corners::mitre})) {
   for (std::size_t k = 0; k < layout.laid.size(); ++k) {
     const LaidPart& laid = layout.laid[k];
     if (laid.sheet != sheet.id || std::find(lifted.begin(), lifted.end(), k) != lifted.end()) continue;

@@ -10,14 +10,15 @@
 namespace dotlane {
 
 /// What a part takes up on a sheet, mm in the upright frame of its piece: its body without the holes, and what runs
-/// over its edge. A cluster of lines takes up the box around it.
+/// over its edge; of very many lines that do, the box around them. A cluster of lines takes up the box around it.
 [[nodiscard]] Region packed_shape(const Drawing& drawing, const Part& part);
 /// The same where such a map puts it, mm on the mat.
 [[nodiscard]] Region body_on_mat(const Drawing& drawing, const Part& part, const Affine& map);
 
-/// Where parts may lie on the sheet, mm on the mat: all of it, and as far as tools reach.
-[[nodiscard]] Region area_of(const Sheet& sheet);
-[[nodiscard]] Region usable_on(const Sheet& sheet, const Machine& machine);
+/// Where parts may lie on the sheet, mm on the mat: all of it, and as far as tools reach. In a job that is mirrored,
+/// which happens across the sheet's upright middle line when it is planned, both are the other way round.
+[[nodiscard]] Region area_of(const Project& project, const Sheet& sheet);
+[[nodiscard]] Region usable_on(const Project& project, const Sheet& sheet);
 
 /// Two parts on a sheet that are nearer to each other than they should be.
 struct Clash {

@@ -101,7 +101,7 @@ Region rest_of(const Project& project, const Drawing& drawing, const Layout& lay
     if (laid.sheet == sheet.id)
       bodies.push_back(offset(body_on_mat(drawing, layout.parts[laid.part], laid.map), project.laying.gap_mm));
   }
-  const Region rest = without_slivers(subtract(area_of(sheet), unite(bodies)), kNarrow);
+  const Region rest = without_slivers(subtract(area_of(project, sheet), unite(bodies)), kNarrow);
   Region out;
   for (auto& part : parts_of(rest)) {
     if (out.empty() || area_of(part) > area_of(out)) out = std::move(part);
@@ -124,8 +124,9 @@ Project keep_offcut(Project project, const Drawing& drawing, const Layout& layou
 Project keep_rest(Project project, const Drawing& drawing, const Layout& layout, int id) {
   const Sheet* sheet = find_sheet(project, id);
   if (!sheet) return project;
-  const Region rest = rest_of(project, drawing, layout, *sheet);
+  Region rest = rest_of(project, drawing, layout, *sheet);
   if (rest.empty()) return project;
+  if (project.plan.mirrored) rest = transformed(rest, Affine::scale(-1, 1));  // as it really lies
   const std::string from = project.name;
   add_to_shelf(project, scrap_of(rest, sheet->stock, from));
   return project;
