@@ -231,7 +231,9 @@ class LayoutChecker {
       for (const auto& at : part_of(k).lines) pieces.insert(at.piece);
       for (const int piece : pieces) turned[piece].emplace_back(by, k);
     }
-    for (const auto& [id, by] : turned) {
+    for (const auto& entry : turned) {
+      const int id = entry.first;
+      const auto& by = entry.second;
       const Piece* piece = find_piece(project_, id);
       if (!piece) continue;
       const bool alike = std::all_of(by.begin(), by.end(), [&](const auto& other) {

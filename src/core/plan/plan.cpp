@@ -69,10 +69,8 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                           placed.sheet.id,
                           repeats,
                           line.stroke_by_stroke && repeats > 1};
-        const auto now = [&](std::size_t c) {
-          const std::size_t k = (*laid)[i][c];
-          return k == npos || !layout.laid[k].not_now;
-        };
+        const std::vector<std::size_t>& copy_of = (*laid)[i];
+        const auto now = [&](std::size_t c) { return copy_of[c] == npos || !layout.laid[copy_of[c]].not_now; };
         Batch& batch = batches[group];
         if (batch.first.polylines.empty() && batch.second.polylines.empty()) {
           batch.group = group;
