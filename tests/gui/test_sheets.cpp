@@ -480,7 +480,8 @@ TEST_CASE("the draft of a figure larger than a sheet is a plain table with all i
   drag(&o.bench(), o.at(inside.x, inside.y), o.at(inside.x + 60, inside.y));
   o.session().settle();
   CHECK(find_drawn(o.session().drawing(), o.piece("Wing").id)->bounds.x0 > was.x0 + 40);
-  CHECK(o.project().parts == places);  // it lies where it lay
+  REQUIRE(o.project().parts.size() == places.size());  // it lies where it lay
+  for (std::size_t i = 0; i < places.size(); ++i) CHECK(o.project().parts[i].places == places[i].places);
   o.undo();
   // Where all lies as drawn, the mats are there.
   o.stage(Stage::sheets);

@@ -100,8 +100,11 @@ void FigureView::paintEvent(QPaintEvent*) {
 
 std::optional<std::size_t> FigureView::part_at(QPointF at) const {
   const auto& layout = desk_.shown()->layout;
+  const View now = view();
+  const Vec mm = now.to_mm(at);
   for (std::size_t k = 0; k < layout.laid.size(); ++k) {  // top layer first
-    if (layout.laid[k].copy == 1 && path_of(layout.parts[layout.laid[k].part], view()).contains(at)) return k;
+    const Part& part = layout.parts[layout.laid[k].part];
+    if (layout.laid[k].copy == 1 && part.reach.contains(mm) && path_of(part, now).contains(at)) return k;
   }
   return std::nullopt;
 }

@@ -147,7 +147,7 @@ void SheetsView::dragParts(QPointF at) {
 void SheetsView::dragTurn(QPointF at, bool even) {
   QRectF frame;
   for (const std::size_t k : desk_.chosen()) {
-    if (desk_.layout().laid[k].sheet != 0) frame = frame.united(body(k).boundingRect());
+    if (desk_.layout().laid[k].sheet != 0) frame = frame.united(boxOf(k));
   }
   const auto chosen = desk_.chosen();
   // About what turned() turns it about.
@@ -280,7 +280,7 @@ void SheetsView::mouseReleaseEvent(QMouseEvent* event) {
       std::vector<std::size_t> inside;
       if (moved_) {
         for (std::size_t k = 0; k < desk_.layout().laid.size(); ++k) {
-          if (desk_.layout().laid[k].sheet != 0 && band_.contains(body(k).boundingRect())) inside.push_back(k);
+          if (desk_.layout().laid[k].sheet != 0 && band_.contains(boxOf(k))) inside.push_back(k);
         }
       }
       if (event->modifiers() & Qt::ControlModifier)

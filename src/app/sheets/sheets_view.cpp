@@ -177,10 +177,23 @@ const QPainterPath& SheetsView::body(std::size_t laid) const {
   auto& known = bodies_[laid];
   if (!known) {
     const LaidPart& part = desk_.layout().laid[laid];
-    const Sheet* sheet = desk_.layout().sheet(part.sheet);
-    known = sheet ? body(laid, view_of(sheet->load), part.map) : QPainterPath();
+    known = part.sheet != 0 ? body(laid, View{1, {}}, part.map) : QPainterPath();
   }
   return *known;
+}
+
+QPainterPath SheetsView::onScreen(std::size_t laid) const {
+  const Sheet* sheet = desk_.layout().sheet(desk_.layout().laid[laid].sheet);
+  if (!sheet) return {};
+  const View view = view_of(sheet->load);
+  return QTransform(view.px_per_mm, 0, 0, view.px_per_mm, view.origin.x(), view.origin.y()).map(body(laid));
+}
+
+QRectF SheetsView::boxOf(std::size_t laid) const {
+  const Sheet* sheet = desk_.layout().sheet(desk_.layout().laid[laid].sheet);
+  if (!sheet) return {};
+  const QRectF box = body(laid).boundingRect();
+  return view_of(sheet->load).to_px(Box::of(box.x(), box.y(), box.width(), box.height()));
 }
 
 QPointF SheetsView::middle(std::size_t laid) const {
@@ -213,15 +226,16 @@ std::optional<std::size_t> SheetsView::part_at(QPointF at) const {
   std::optional<std::size_t> out;
   double smallest = std::numeric_limits<double>::infinity();
   const auto& laid = desk_.layout().laid;
+  const Vec on_mat = view_of(*cell).to_mm(at);
+  const QPointF mm(on_mat.x, on_mat.y);
   for (std::size_t k = 0; k < laid.size(); ++k) {
     const Sheet* sheet = desk_.layout().sheet(laid[k].sheet);
     if (!sheet || sheet->load != cell->load) continue;
-    const QPainterPath& path = body(k);
-    const QRectF box = path.boundingRect();
+    const QRectF box = boxOf(k);
+    if (!box.adjusted(-4, -4, 4, 4).contains(at)) continue;
     const double size = box.width() * box.height();
     // A part hardly larger than the pointer is taken by its surroundings.
-    const bool hit =
-        std::max(box.width(), box.height()) < 8 ? box.adjusted(-4, -4, 4, 4).contains(at) : path.contains(at);
+    const bool hit = std::max(box.width(), box.height()) < 8 || body(k).contains(mm);
     if (hit && size < smallest) out = k, smallest = size;
   }
   return out;
@@ -230,7 +244,7 @@ std::optional<std::size_t> SheetsView::part_at(QPointF at) const {
 QRectF SheetsView::chosenFrame() const {
   QRectF frame;
   for (const std::size_t k : desk_.chosen()) {
-    if (desk_.layout().laid[k].sheet != 0) frame = frame.united(body(k).boundingRect());
+    if (desk_.layout().laid[k].sheet != 0) frame = frame.united(boxOf(k));
   }
   return frame.intersected(QRectF(rect()).adjusted(0, 32, -32, 0));
 }
@@ -245,7 +259,7 @@ void SheetsView::followDesk() {
   const auto derived = desk_.shown();
   if (derived != shown_) {
     shown_ = derived;
-    middles_.clear();
+    bodies_.clear(), middles_.clear();
     ready_.sheet = 0, ready_.room.reset();
     if (landed_ || drag_ == Drag::parts || drag_ == Drag::turn) endDrag();
     arrange();
@@ -255,7 +269,6 @@ void SheetsView::followDesk() {
 }
 
 void SheetsView::viewChanged() {
-  bodies_.clear();
   art_->invalidate();
   update();
 }
@@ -405,9 +418,10 @@ void SheetsView::paintParts(QPainter& p) {
   std::vector<std::size_t> rings;
   for (std::size_t k = 0; k < laid.size(); ++k) {
     if (laid[k].sheet == 0) continue;
-    const QPainterPath& path = body(k);
-    const QRectF box = path.boundingRect();
+    const QRectF box = boxOf(k);
     if (!box.intersects(seen)) continue;
+    const bool lit = laid[k].not_now || desk_.is_chosen(k) || desk_.hovered() == k || moving(k);
+    const QPainterPath path = lit ? onScreen(k) : QPainterPath();
     if (laid[k].not_now) {
       QColor veil = t.mat;
       veil.setAlpha(170);
@@ -440,6 +454,8 @@ void SheetsView::paintParts(QPainter& p) {
   }
   // What is kept together is tied.
   for (const std::size_t k : rings) {
+    const PartRecord* record = desk_.record_of(k);
+    if (!record || record->together == 0) continue;
     const auto with = desk_.layout().moved_with(shown_->project, k);
     for (const std::size_t m : with) {
       if (m <= k || laid[m].sheet != laid[k].sheet) continue;
@@ -551,7 +567,7 @@ void SheetsView::paintDragged(QPainter& p) {
     for (const auto& clash : aim_.clashes) {
       p.setPen(QPen(t.serious, 1.6, Qt::DashLine));
       p.setBrush(QBrush(t.serious, Qt::FDiagPattern));
-      p.drawPath(body(clash.b));
+      p.drawPath(onScreen(clash.b));
     }
   }
   for (const auto& put : puts_) {

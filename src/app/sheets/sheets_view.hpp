@@ -70,9 +70,12 @@ class SheetsView : public QWidget {
   [[nodiscard]] const MatCell* cell_of(int load) const;
   [[nodiscard]] View view_of(const MatCell& cell) const;
   [[nodiscard]] std::vector<std::size_t> waiting() const;
-  /// A copy's body where the map puts it, and where it lies, px.
+  /// A copy's body where the map puts it, in the coordinates of the view.
   [[nodiscard]] QPainterPath body(std::size_t laid, const View& view, const Affine& map) const;
+  /// Where it lies: mm on its mat, px, and the box around it, px. Empty while it waits.
   [[nodiscard]] const QPainterPath& body(std::size_t laid) const;
+  [[nodiscard]] QPainterPath onScreen(std::size_t laid) const;
+  [[nodiscard]] QRectF boxOf(std::size_t laid) const;
   [[nodiscard]] QPointF middle(std::size_t laid) const;
   /// Around what is chosen and lies on sheets, as far as it leaves room for its knob; empty where nothing is.
   [[nodiscard]] QRectF chosenFrame() const;
@@ -103,8 +106,8 @@ class SheetsView : public QWidget {
   std::vector<MatCell> cells_;
   std::map<int, QImage> under_;  // by load
   std::shared_ptr<const Derived> shown_;
-  mutable std::vector<std::optional<QPainterPath>> bodies_;  // px, by laid part
-  mutable std::vector<std::optional<Vec>> middles_;          // mm on the mat
+  mutable std::vector<std::optional<QPainterPath>> bodies_;  // mm on the mat, by laid part
+  mutable std::vector<std::optional<Vec>> middles_;          // the same
 
   Drag drag_ = Drag::none;
   QPointF press_, last_;
