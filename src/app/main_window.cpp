@@ -671,8 +671,8 @@ void MainWindow::addViewActions() {
     on_sheets() ? sheets_->zoomBy(by, QRectF(sheets_->rect()).center())
                 : bench_->zoomBy(by, QRectF(bench_->rect()).center());
   };
-  actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn, [this, zoom] { zoom(1.25); });
-  actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut, [this, zoom] { zoom(1 / 1.25); });
+  actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn, [zoom] { zoom(1.25); });
+  actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut, [zoom] { zoom(1 / 1.25); });
   actions_.add("stage-draft", tr("Go to Draft"), Qt::ALT | Qt::Key_1, [this] { setStage(Stage::draft); });
   actions_.add("stage-sheets", tr("Go to Sheets"), Qt::ALT | Qt::Key_2, [this] { setStage(Stage::sheets); });
   actions_.add("stage-passes", tr("Go to Passes"), Qt::ALT | Qt::Key_3, [this] { setStage(Stage::passes); });
