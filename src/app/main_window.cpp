@@ -17,6 +17,7 @@
 #include "app/recent_projects.hpp"
 #include "app/sheets/parts_ledger.hpp"
 #include "app/sheets/photograph_view.hpp"
+#include "app/sheets/sheet_actions.hpp"
 #include "app/sheets/sheets_panel.hpp"
 #include "app/sheets/shelf_card.hpp"
 #include "app/style.hpp"
@@ -73,7 +74,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   ledgers_->setFixedWidth(251);
   ledger_ = new Ledger(session_, ledgers_);
   ledgers_->addWidget(ledger_);
-  ledgers_->addWidget(new PartsLedger(session_, *desk_, ledgers_));
+  ledgers_->addWidget(new PartsLedger(*desk_, ledgers_));
   grid->addWidget(ledgers_, 1, 0);
   auto* middle = new QWidget(centre);
   auto* stack = new QVBoxLayout(middle);
@@ -118,7 +119,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     recipe_->openStep(0);
   });
   addEditActions();
-  addSheetActions();
+  add_sheet_actions(actions_, session_, *desk_, sheets_);
   addViewActions();
   recipe_->addMenus(actions_);
   connect(shapes_, &ShapeActions::stepAdded, this, [this](int step) {
@@ -594,34 +595,6 @@ void MainWindow::updateActions() {
 }
 
 // --- sheets ----------------------------------------------------------------------------------------------------------
-
-void MainWindow::addSheetActions() {
-  const auto add = [this](const char* id, const QString& text, const QKeySequence& key, void (SheetDesk::*edit)()) {
-    actions_.add(
-        QString::fromLatin1(id), text, key, [this, edit] { (desk_->*edit)(); }, sheets_);
-  };
-  add("part-pin", tr("Pin the chosen parts, or let them go"), Qt::Key_H, &SheetDesk::togglePinned);
-  add("part-together", tr("Keep the chosen parts together, or not"), Qt::Key_K, &SheetDesk::toggleTogether);
-  add("part-not-now", tr("Leave the chosen parts out of the run, or not"), Qt::Key_N, &SheetDesk::toggleNotNow);
-  add("part-room", tr("Find room for the chosen parts"), Qt::Key_R, &SheetDesk::findRoom);
-  add("part-fit", tr("Turn the chosen parts to fit their sheet"), Qt::Key_T, &SheetDesk::turnToFit);
-  add("part-off", tr("Take the chosen parts off their sheet"), Qt::Key_Backspace, &SheetDesk::takeOff);
-  add("parts-push", tr("Push the parts together"), Qt::Key_U, &SheetDesk::pushTogether);
-  for (const int way : {1, -1}) {
-    actions_.add(
-        way > 0 ? QStringLiteral("part-turn-left") : QStringLiteral("part-turn-right"),
-        way > 0 ? tr("Turn the chosen parts to the left on their sheet")
-                : tr("Turn the chosen parts to the right on their sheet"),
-        way > 0 ? Qt::Key_Comma : Qt::Key_Period,
-        [this, way] {
-          const double step = session_.project().laying.turn_step_deg;
-          desk_->turn(way * (step > 0 ? step : 90));
-        },
-        sheets_);
-  }
-  actions_.add("run-everything", tr("Run everything: nothing is left out any more"), Qt::CTRL | Qt::SHIFT | Qt::Key_R,
-               [this] { desk_->runEverything(); });
-}
 
 void MainWindow::takeOtherShelf() {
   const auto files = dialogs().openFiles(this, tr("Take the shelf of another project"), project_filter());

@@ -53,7 +53,6 @@ class MainWindow : public QMainWindow {
  private:
   void addFileActions();
   void addEditActions();
-  void addSheetActions();
   void addViewActions();
   void foldLanes(bool on);
   void takeOtherShelf();

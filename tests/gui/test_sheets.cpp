@@ -6,6 +6,7 @@
 #include "app/sheets/figure_view.hpp"
 #include "app/sheets/parts_ledger.hpp"
 #include "app/sheets/photograph_view.hpp"
+#include "app/style.hpp"
 #include "core/layout/shelf.hpp"
 #include "driving.hpp"
 
@@ -141,7 +142,23 @@ TEST_CASE("sheets by hand: what lies on another is told while dragged and in the
   const std::size_t a = o.part("Pin badge"), b = o.part("Price tag 1");
   REQUIRE(o.layout().laid[a].sheet == o.layout().laid[b].sheet);
   CHECK_FALSE(o.has("parts-overlap"));
-  // Held over the tag, the picture differs from the same held over nothing by more than the part: the tag is hatched.
+  // While it is held over the tag, both are hatched; brought back, nothing is.
+  const auto hatched = [&](QPoint over) {
+    QTest::mousePress(&o.window.sheets(), Qt::LeftButton, {}, o.at(a));
+    QTest::mouseMove(&o.window.sheets(), o.at(a) + QPoint(9, 9));
+    QTest::mouseMove(&o.window.sheets(), over);
+    const QImage image = o.window.sheets().grab().toImage();
+    QTest::keyClick(&o.window.sheets(), Qt::Key_Escape);
+    QTest::mouseRelease(&o.window.sheets(), Qt::LeftButton, {}, over);
+    o.session().settle();
+    int found = 0;
+    for (int y = 0; y < image.height(); ++y) {
+      for (int x = 0; x < image.width(); ++x) found += image.pixelColor(x, y) == theme().serious;
+    }
+    return found;
+  };
+  CHECK(hatched(o.at(b)) > 100);
+  CHECK(hatched(o.at(a) + QPoint(1, 1)) == 0);
   o.drag_to(o.at(a), o.at(b));
   CHECK(o.has("parts-overlap"));
   o.click("secondLookPill");
@@ -177,10 +194,8 @@ TEST_CASE("sheets by hand: a sheet of another stock refuses a part, another shee
   CHECK(o.session().derived().plan.passes.size() > 0);
   // And back by the ledger: dragged onto a row of the first sheet, room is found there.
   auto* list = o.find<QListView>("partsLedger");
-  const QPoint from = o.row(QStringLiteral("Pin badge"));
   list->setMinimumHeight(600);
   drag(list->viewport(), o.row(QStringLiteral("Pin badge")), o.row(QStringLiteral("Sheet 1")));
-  (void)from;
   o.session().settle();
   CHECK(o.layout().laid[k].sheet == o.layout().sheets.front().sheet.id);
   CHECK_FALSE(o.has("parts-overlap"));

@@ -1,4 +1,5 @@
-// How packing gets on: a bar for each better answer, as high as it takes sheets, the best one filled.
+// How packing gets on: a bar for each better answer with the sheets it takes, the lower the fewer and the better
+// filled; the best one in full colour.
 #pragma once
 
 #include <QWidget>

@@ -132,8 +132,7 @@ class PartPainter : public QStyledItemDelegate {
 
 }  // namespace
 
-PartsModel::PartsModel(Session& session, SheetDesk& desk, QObject* parent)
-    : QAbstractListModel(parent), session_(session), desk_(desk) {}
+PartsModel::PartsModel(SheetDesk& desk, QObject* parent) : QAbstractListModel(parent), desk_(desk) {}
 
 int PartsModel::rowCount(const QModelIndex& parent) const {
   return parent.isValid() ? 0 : static_cast<int>(rows_.size());
@@ -222,8 +221,7 @@ void PartsList::leaveEvent(QEvent* event) {
   QListView::leaveEvent(event);
 }
 
-PartsLedger::PartsLedger(Session& session, SheetDesk& desk, QWidget* parent)
-    : QWidget(parent), session_(session), desk_(desk) {
+PartsLedger::PartsLedger(SheetDesk& desk, QWidget* parent) : QWidget(parent), desk_(desk) {
   set_kind(this, "left");
   setAttribute(Qt::WA_StyledBackground);
   auto* column = new QVBoxLayout(this);
@@ -236,7 +234,7 @@ PartsLedger::PartsLedger(Session& session, SheetDesk& desk, QWidget* parent)
   count_ = make_label({}, "quiet", this);
   head->addWidget(count_);
   column->addLayout(head);
-  model_ = new PartsModel(session, desk, this);
+  model_ = new PartsModel(desk, this);
   list_ = new PartsList(this);
   list_->setObjectName(QStringLiteral("partsLedger"));
   list_->setAccessibleName(tr("Parts by sheet"));

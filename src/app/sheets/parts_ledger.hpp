@@ -19,18 +19,16 @@ class PartsModel : public QAbstractListModel {
     std::optional<std::size_t> laid;
     friend bool operator==(const Row&, const Row&) = default;
   };
-  PartsModel(Session& session, SheetDesk& desk, QObject* parent);
+  PartsModel(SheetDesk& desk, QObject* parent);
   [[nodiscard]] int rowCount(const QModelIndex& parent = {}) const override;
   [[nodiscard]] QVariant data(const QModelIndex& index, int role) const override;
   [[nodiscard]] Qt::ItemFlags flags(const QModelIndex& index) const override;
   [[nodiscard]] const Row& row(int at) const { return rows_[static_cast<std::size_t>(at)]; }
-  [[nodiscard]] Session& session() const { return session_; }
   [[nodiscard]] SheetDesk& desk() const { return desk_; }
   /// Builds the rows anew where they changed.
   void update();
 
  private:
-  Session& session_;
   SheetDesk& desk_;
   std::shared_ptr<const Derived> shown_;  // rows point into its layout
   std::vector<Row> rows_;
@@ -61,14 +59,13 @@ class PartsList : public QListView {
 class PartsLedger : public QWidget {
   Q_OBJECT
  public:
-  PartsLedger(Session& session, SheetDesk& desk, QWidget* parent);
+  PartsLedger(SheetDesk& desk, QWidget* parent);
 
  private:
   void followDesk();
   void followList();
   void moveTo(int row);
 
-  Session& session_;
   SheetDesk& desk_;
   PartsModel* model_;
   PartsList* list_;

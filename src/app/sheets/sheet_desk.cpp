@@ -235,29 +235,22 @@ void SheetDesk::turn(double degrees) {
       tr("Turn on the sheet"));
 }
 
-void SheetDesk::setLeft(double mm) {
+void SheetDesk::moveCorner(std::optional<double> left, std::optional<double> top, const std::string& merge_key) {
   edit(
-      [mm](const Project& project, const Drawing& drawing, const Layout& layout,
-           const std::vector<std::size_t>& chosen) {
+      [left, top](const Project& project, const Drawing& drawing, const Layout& layout,
+                  const std::vector<std::size_t>& chosen) {
         const Sheet* sheet = chosen.empty() ? nullptr : layout.sheet(layout.laid[chosen.front()].sheet);
         if (!sheet) return project;
-        return lay_parts(project, drawing, layout,
-                         moved(layout, chosen, {mm + sheet->area.x0 - box_around(layout, chosen).x0, 0}));
+        const Box now = box_around(layout, chosen);
+        const Vec by{left ? *left + sheet->area.x0 - now.x0 : 0, top ? *top + sheet->area.y0 - now.y0 : 0};
+        return lay_parts(project, drawing, layout, moved(layout, chosen, by));
       },
-      tr("Move on the sheet"), "part-left");
+      tr("Move on the sheet"), merge_key);
 }
 
-void SheetDesk::setTop(double mm) {
-  edit(
-      [mm](const Project& project, const Drawing& drawing, const Layout& layout,
-           const std::vector<std::size_t>& chosen) {
-        const Sheet* sheet = chosen.empty() ? nullptr : layout.sheet(layout.laid[chosen.front()].sheet);
-        if (!sheet) return project;
-        return lay_parts(project, drawing, layout,
-                         moved(layout, chosen, {0, mm + sheet->area.y0 - box_around(layout, chosen).y0}));
-      },
-      tr("Move on the sheet"), "part-top");
-}
+void SheetDesk::setLeft(double mm) { moveCorner(mm, std::nullopt, "part-left"); }
+
+void SheetDesk::setTop(double mm) { moveCorner(std::nullopt, mm, "part-top"); }
 
 void SheetDesk::setTurn(double degrees) {
   edit(

@@ -85,6 +85,8 @@ class SheetDesk : public QObject {
       std::function<Project(const Project&, const Drawing&, const Layout&, const std::vector<std::size_t>& chosen)>;
   void edit(const Change& change, const QString& label, const std::string& merge_key = {});
   void editAside(const Change& change, const QString& label);
+  /// The top left corner of the box around what is chosen, from that of its sheet.
+  void moveCorner(std::optional<double> left, std::optional<double> top, const std::string& merge_key);
   void lookForRoom(int onto, const QString& label);
   void follow();
   void followSession();

@@ -218,8 +218,13 @@ QRectF SheetsView::in_tray(std::size_t laid) const {
 }
 
 std::optional<std::size_t> SheetsView::part_at(QPointF at) const {
-  for (const std::size_t k : waiting()) {
-    if (in_tray(k).contains(at)) return k;
+  if (tray().contains(at)) {
+    for (const std::size_t k : waiting()) {
+      const QRectF place = in_tray(k);
+      if (place.isEmpty()) break;  // the tray is full; so are the rest
+      if (place.contains(at)) return k;
+    }
+    return std::nullopt;
   }
   const MatCell* cell = cell_at(at);
   if (!cell) return std::nullopt;
