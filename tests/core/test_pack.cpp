@@ -168,7 +168,7 @@ TEST_CASE("200 random packings: gaps kept, all inside, nothing lost, scraps and 
     check_packing(task, packer.best());
     const double before = packer.best().density();
     const std::size_t waiting = packer.best().waiting.size();
-    packer.improve();
+    for (int i = 0; i < 4; ++i) packer.improve();
     if (packer.best().waiting.size() == waiting) CHECK(packer.best().density() >= before - 1e-12);
     CHECK(packer.best().waiting.size() <= waiting);
     const Packing settled_one = settled(task, packer.best());
@@ -192,6 +192,75 @@ TEST_CASE("the same task gives the same row of packings") {
     return out;
   };
   CHECK(row() == row());
+}
+
+TEST_CASE("what two shapes have in common is what counting every cell finds") {
+  Chance chance(12);
+  for (int round = 0; round < rounds(40); ++round) {
+    const std::vector<Run> a = cells_of(mixed_part(chance, chance.between(5, 60)), {-40, -40}, 1);
+    const std::vector<Run> b = cells_of(mixed_part(chance, chance.between(5, 60)), {-40, -40}, 1);
+    const Layers layers(a), others(b);
+    for (int n = 0; n < 20; ++n) {
+      const int x = chance.whole(-70, 70), y = chance.whole(-70, 70);
+      Grid grid(300, 300);
+      grid.take(a, 100, 100);
+      CHECK(layers.common(others, x, y) == grid.taken(b, 100 + x, 100 + y));
+    }
+    CHECK(layers.common(Layers(), 0, 0) == 0);
+  }
+}
+
+TEST_CASE("parts thrown on a heap are taken apart where there is room, and left where there is none") {
+  Task task = mixed_parts(24, 0.5);
+  task.stands[0].taken.push_back(transformed(scaled_to({star(5, 0.5)}, 70), Affine::move(200, 80)));
+  const Ground ground(task, 1);
+  const Grid& sheet = ground.empty[0];
+  std::mt19937 random(4);
+  std::vector<Laid> heap;
+  for (const auto& shape : ground.shapes) heap.push_back({&shape, 0, 100, 100});
+  REQUIRE(taken_apart(heap, sheet, sheet.width(), sheet.height(), 4000, random));
+  Packing packing;
+  packing.sheets = {0};
+  for (std::size_t i = 0; i < heap.size(); ++i)
+    packing.parts.push_back(ground.lies(i, 0, 0, heap[i].as(), heap[i].x, heap[i].y));
+  for (const auto& part : packing.parts) {
+    packing.parts_mm2 += ground.area_of_item(part.item);
+    const Ground::Spot spot = ground.spot_of(part, 0);
+    CHECK(std::tuple(spot.pose, spot.x, spot.y) ==
+          std::tuple(heap[part.item].pose, heap[part.item].x, heap[part.item].y));
+  }
+  check_packing(task, packing);
+  CHECK_FALSE(taken_apart(heap, sheet, 120, 120, 4000, random));
+  CHECK_FALSE(taken_apart(heap, sheet, 5, 5, 4000, random));
+}
+
+TEST_CASE("what waits is exchanged for what is smaller, and goes onto what is left on the shelf") {
+  // The long strip comes first and keeps both squares out; without it they fit, and it fits on the narrow sheet.
+  Task task = packing_task({rectangle(290, 60), rectangle(140, 140)}, 292, 2, 180);
+  task.items = {0, 1, 1};
+  task.stands[0] = {rectangle(292, 145), 1, {}};
+  Packer packer(task);
+  REQUIRE(packer.best().waiting == std::vector<std::size_t>{1, 2});
+  for (int i = 0; i < 40; ++i) packer.improve();
+  check_packing(task, packer.best());
+  CHECK(packer.best().waiting == std::vector<std::size_t>{0});
+  task.stands.push_back({rectangle(292, 70), 1, {}});
+  Packer both(task);
+  REQUIRE(both.best().waiting.size() == 2);
+  for (int i = 0; i < 80; ++i) both.improve();
+  check_packing(task, both.best());
+  CHECK(both.best().waiting.empty());
+}
+
+TEST_CASE("the box around the parts on a scrap is narrowed where it is") {
+  Task task = packing_task(std::vector<Region>(5, scaled_to({star(6, 0.5)}, 40)), 292, 2, 30);
+  const Region scrap{{{{0, 0}, {200, 10}, {210, 120}, {0, 130}}}};
+  task.stands[0] = {subtract(scrap, transformed(rectangle(20, 20), Affine::move(40, 40))), 1, {}};
+  Packer packer(task);
+  const double before = packer.best().used_mm2;
+  for (int i = 0; i < 40; ++i) packer.improve();
+  check_packing(task, packer.best());
+  CHECK(packer.best().used_mm2 < 0.97 * before);
 }
 
 TEST_CASE("a packing that is stopped keeps the best it had") {

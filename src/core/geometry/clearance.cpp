@@ -31,21 +31,21 @@ Clearance::~Clearance() = default;
 Clearance::Clearance(Clearance&&) noexcept = default;
 Clearance& Clearance::operator=(Clearance&&) noexcept = default;
 
-bool Clearance::keeps(double gap, const Clearance& other, Vec moved) const {
-  const Box& b = other.bounds_;
-  if (!bounds_.grown(gap).overlaps({b.x0 + moved.x, b.y0 + moved.y, b.x1 + moved.x, b.y1 + moved.y})) return true;
-  const auto shape = ready_->moved(*other.ready_, moved);
-  if (gap <= 0) return !Ready::yes(GEOSPreparedIntersects_r(*ready_->geos, ready_->prepared, shape.get()));
-  return !Ready::yes(
-      GEOSPreparedDistanceWithin_r(*ready_->geos, ready_->prepared, shape.get(), std::nextafter(gap, 0)));
-}
-
 double Clearance::distance(const Clearance& other, Vec moved) const {
   const auto shape = ready_->moved(*other.ready_, moved);
   double out = 0;
   if (GEOSPreparedDistance_r(*ready_->geos, ready_->prepared, shape.get(), &out) != 1)
     throw GeometryFailure("step-failed/kernel");
   return out;
+}
+
+bool Clearance::keeps(double gap, const Clearance& other, Vec moved) const {
+  const Box& b = other.bounds_;
+  if (!bounds_.grown(gap).overlaps({b.x0 + moved.x, b.y0 + moved.y, b.x1 + moved.x, b.y1 + moved.y})) return true;
+  // GEOS 3.11 asks every pair of edges whether they are within a distance; for the distance it has an index.
+  if (gap > 0) return distance(other, moved) >= gap;
+  const auto shape = ready_->moved(*other.ready_, moved);
+  return !Ready::yes(GEOSPreparedIntersects_r(*ready_->geos, ready_->prepared, shape.get()));
 }
 
 bool Clearance::holds(const Clearance& other, Vec moved) const {

@@ -2,6 +2,7 @@
 
 #include <bit>
 #include <cmath>
+#include <cstring>
 #include <utility>
 
 namespace dotlane::pack {
@@ -77,6 +78,72 @@ std::vector<Run> rim_of(const std::vector<Run>& runs) {
       from = in->to + 1;
     }
     if (from <= r.to) out.push_back({r.row, from, r.to});
+  }
+  return out;
+}
+
+namespace {
+
+constexpr int kBlock = 8;                // rows that are asked at once
+constexpr int kBlocks = 8;               // of which a lane can hold the sum
+constexpr std::int16_t kEmpty = 10'000;  // beyond every cell, even of a shape that is moved
+static_assert(kBlocks * Grid::kWidest < 32'768 && 2 * kEmpty + Grid::kWidest < 32'768);
+
+/// As many rows at once; compilers turn it into one register.
+using Lanes [[gnu::vector_size(kBlock * sizeof(std::int16_t))]] = std::int16_t;
+
+Lanes lanes(const std::vector<std::int16_t>& rows, int from) {
+  Lanes out;
+  std::memcpy(&out, rows.data() + from, sizeof out);
+  return out;
+}
+Lanes greater(Lanes a, Lanes b) { return a > b ? a : b; }
+Lanes less(Lanes a, Lanes b) { return a < b ? a : b; }
+int total(Lanes v) {
+  int out = 0;
+  for (int i = 0; i < kBlock; ++i) out += v[i];
+  return out;
+}
+
+}  // namespace
+
+Layers::Layers(const std::vector<Run>& runs) {
+  if (runs.empty()) return;
+  left_ = runs.front().from, right_ = runs.front().to;
+  std::size_t k = 0;
+  for (std::size_t i = 0; i < runs.size(); ++i) {
+    const Run& r = runs[i];
+    k = i > 0 && runs[i - 1].row == r.row ? k + 1 : 0;
+    if (k == layers_.size()) layers_.push_back({r.row, 0, {}, {}});
+    Layer& layer = layers_[k];
+    layer.rows = r.row + 1 - layer.first;
+    layer.from.resize(static_cast<std::size_t>(layer.rows), kEmpty);
+    layer.to.resize(static_cast<std::size_t>(layer.rows), -kEmpty);
+    layer.from.back() = static_cast<std::int16_t>(r.from), layer.to.back() = static_cast<std::int16_t>(r.to);
+    left_ = std::min(left_, r.from), right_ = std::max(right_, r.to);
+  }
+  for (Layer& layer : layers_) {
+    layer.from.resize(layer.from.size() + kBlock, kEmpty);
+    layer.to.resize(layer.to.size() + kBlock, -kEmpty);
+  }
+}
+
+int Layers::common(const Layers& other, int x, int y) const {
+  if (other.left_ + x > right_ || other.right_ + x < left_) return 0;
+  const Lanes dx = Lanes{} + static_cast<std::int16_t>(x), one = Lanes{} + std::int16_t{1};
+  int out = 0;
+  for (const Layer& a : layers_) {
+    for (const Layer& b : other.layers_) {
+      const int from = std::max(a.first, b.first + y), end = std::min(a.first + a.rows, b.first + y + b.rows);
+      Lanes sum{};
+      for (int row = from, n = 1; row < end; row += kBlock, ++n) {
+        const Lanes left = greater(lanes(a.from, row - a.first), lanes(b.from, row - b.first - y) + dx);
+        const Lanes right = less(lanes(a.to, row - a.first), lanes(b.to, row - b.first - y) + dx);
+        sum += greater(right - left + one, Lanes{});
+        if (n % kBlocks == 0) out += total(sum), sum = Lanes{};
+      }
+      out += total(sum);
+    }
   }
   return out;
 }

@@ -22,6 +22,23 @@ struct Run {
 /// The cells around these, corners included: where a shape is that touches something.
 [[nodiscard]] std::vector<Run> rim_of(const std::vector<Run>& runs);
 
+/// The same in layers with at most one run in a row, to ask quickly what two shapes have in common.
+class Layers {
+ public:
+  Layers() = default;
+  explicit Layers(const std::vector<Run>& runs);  ///< row by row from left to right, as `cells_of` gives them
+  /// How many cells these have in common with the others, moved by x and y. O(rows they share).
+  [[nodiscard]] int common(const Layers& other, int x, int y) const;
+
+ private:
+  struct Layer {
+    int first = 0, rows = 0;
+    std::vector<std::int16_t> from, to;  // of each row; a few empty ones behind
+  };
+  int left_ = 0, right_ = -1;  // the outermost cells
+  std::vector<Layer> layers_;
+};
+
 /// Which cells of a sheet are taken. Around it, everything is.
 class Grid {
  public:

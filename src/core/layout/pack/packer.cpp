@@ -16,110 +16,36 @@ constexpr double kFine = 0.5, kCoarse = 1;  // mm, sides of a cell
 constexpr double kQuick = 2;                // mm, of a first answer where there are more parts than kMany
 constexpr std::size_t kMany = 60;
 constexpr double kLargeShape = 35;  // mm, root of a shape's area from which on coarse cells do
-constexpr double kOutline = 0.002;  // mm: halos are thinned this much, and grown by twice as much
-constexpr std::size_t kAtOnce = 4;  // tries in a round, whatever the cores
+constexpr std::size_t kTries = 4;   // orders in a round, whatever the cores
 constexpr std::size_t kLate = 12;
+constexpr std::size_t kOrdersEvery = 400;              // rounds, the others rearrange
 constexpr std::array<std::size_t, 3> kAhead{1, 3, 6};  // parts of which the one that fits best comes next
 constexpr double kAlike = 0.6;                         // of the next part's area, that others must have to pass it by
 constexpr double kPatience = 0.02;                     // how much better it must fit for each that it passes by
-constexpr int kEvery = 3;                              // rows of a shape that are looked at first: one of so many
 constexpr std::array kStrips{1.0, 0.7, 0.5, 0.35};     // of the last sheet's width
 constexpr double kBox = 4;                             // how much the box around all counts against touching
-
-Region thinned_region(const Region& region) {
-  Region out;
-  for (const auto& ring : region.rings) {
-    Ring r = thinned(ring, kOutline);
-    if (r.size() >= 3) out.rings.push_back(std::move(r));
-  }
-  return out;
-}
 
 }  // namespace
 
 Packer::Packer(Task task) : task_(std::move(task)), random_(task_.seed) {
+  const std::size_t n = task_.items.size();
   double sizes = 0;
-  for (const std::size_t s : task_.items) sizes += std::sqrt(std::max(0.0, area_of(task_.shapes[s])));
-  const bool large = task_.items.empty() || sizes / static_cast<double>(task_.items.size()) > kLargeShape;
-  fine_ = large ? kCoarse : kFine;
-  for (const auto& stand : task_.stands) {
-    boxes_.push_back(bounds_of(stand.area));
-    fine_ = std::max(fine_, std::max(boxes_.back().width(), 1.0) / (Grid::kWidest - 1));
-  }
-  now_.order.resize(task_.items.size());
-  std::iota(now_.order.begin(), now_.order.end(), std::size_t{0});
   std::vector<double> weight;
   for (const auto& shape : task_.shapes) {
     const Box box = bounds_of(shape);
     weight.push_back(area_of(shape) * std::max(box.width(), box.height()));
   }
+  for (const std::size_t s : task_.items) sizes += std::sqrt(std::max(0.0, area_of(task_.shapes[s])));
+  const bool large = sizes > kLargeShape * static_cast<double>(n);
+  ground_.emplace(task_, cell_for(task_, n > kMany ? kQuick : large ? kCoarse : kFine));
+  now_.order.resize(n);
+  std::iota(now_.order.begin(), now_.order.end(), std::size_t{0});
   std::stable_sort(now_.order.begin(), now_.order.end(),
                    [&](std::size_t a, std::size_t b) { return weight[task_.items[a]] > weight[task_.items[b]]; });
-  prepare(task_.items.size() > kMany ? std::max(kQuick, fine_) : fine_);
+  lay_down(now_);
+  late_.assign(kLate, now_.cost);
   best_ = now_.packing;
   best_cost_ = now_.cost;
-}
-
-/// Turns everything into cells of this size, and lays it down once.
-bool Packer::prepare(double cell, const Stop& stop) {
-  cell_ = cell;
-  empty_.clear();
-  for (const auto& stand : task_.stands) empty_.push_back(grid_of(stand));
-  shapes_.assign(task_.shapes.size(), {});
-  for_each_index(shapes_.size(), 2, [this](std::size_t i) {
-    const Region& region = task_.shapes[i];
-    Shape& shape = shapes_[i];
-    shape.area = area_of(region);
-    const Region halo = thinned_region(offset(region, task_.gap + 2 * kOutline, {Corners::round, 4, kOutline}));
-    for (const double turn : task_.turns) {
-      Pose pose = pose_of(region, halo, turn);
-      const bool again = std::any_of(shape.poses.begin(), shape.poses.end(),
-                                     [&](const Pose& p) { return p.body == pose.body && p.halo == pose.halo; });
-      if (!again) shape.poses.push_back(std::move(pose));
-    }
-  });
-  if (!lay_down(now_, stop)) return false;
-  late_.assign(kLate, now_.cost);
-  return true;
-}
-
-Packer::Pose Packer::pose_of(const Region& shape, const Region& halo, double turn) const {
-  Pose pose;
-  pose.turn = turn;
-  const Affine map = Affine::rotate(-turn);
-  const Region body = transformed(shape, map);
-  const Box box = bounds_of(body);
-  pose.corner = {box.x0, box.y0};
-  pose.body = cells_of(body, pose.corner, cell_);
-  pose.halo = cells_of(transformed(halo, map), pose.corner, cell_);
-  pose.rim = rim_of(pose.body);
-  for (const Run& r : pose.body)
-    pose.width = std::max(pose.width, r.to + 1), pose.height = std::max(pose.height, r.row + 1);
-  for (const Run& r : pose.rim) pose.rim_cells += r.to - r.from + 1;
-  for (const Run& r : pose.body) {
-    if (r.row % kEvery == 0 || r.row + 1 == pose.height) pose.some.push_back(r);
-  }
-  // What is most likely to meet something comes first: long runs.
-  for (auto* runs : {&pose.body, &pose.some}) {
-    std::stable_sort(runs->begin(), runs->end(),
-                     [](const Run& a, const Run& b) { return a.to - a.from > b.to - b.from; });
-  }
-  return pose;
-}
-
-Grid Packer::grid_of(const Stand& stand) const {
-  const Box box = bounds_of(stand.area);
-  // Whole cells only: what is left over at the right and the lower edge is less than one.
-  const int width = std::max(1, static_cast<int>(std::floor(box.width() / cell_ + 1e-6)));
-  const int height = std::max(1, static_cast<int>(std::floor(box.height() / cell_ + 1e-6)));
-  Grid grid(width, height);
-  const Vec corner{box.x0, box.y0};
-  const Region whole{
-      {{{box.x0 - 1, box.y0 - 1}, {box.x1 + 1, box.y0 - 1}, {box.x1 + 1, box.y1 + 1}, {box.x0 - 1, box.y1 + 1}}}};
-  const Region outside = subtract(whole, stand.area);
-  grid.take(cells_of(outside, corner, cell_), 0, 0);
-  for (const auto& region : stand.taken) grid.take(cells_of(offset(region, task_.gap + kOutline), corner, cell_), 0, 0);
-  return grid;
 }
 
 Packer::Spot Packer::best_spot(const Grid& grid, const Shape& shape, double low, const Box* box) const {
@@ -171,13 +97,13 @@ Packer::Spot Packer::best_spot(const Grid& grid, const Shape& shape, double low,
 
 std::vector<std::size_t> Packer::fill(Packing& out, std::size_t stand, std::vector<std::size_t> items, const Try& how,
                                       const Stop& stop, Box& used) const {
-  Grid grid = empty_[stand];
+  Grid grid = ground_->empty[stand];
   const std::size_t sheet = out.sheets.size();
   struct Known {
     bool fresh = false, full = false;
     Spot spot;
   };
-  std::vector<Known> known(shapes_.size());
+  std::vector<Known> known(ground_->shapes.size());
   std::vector<std::size_t> left;
   while (!stop || !stop()) {
     // Of the next few that fit, the one that fits best.
@@ -188,14 +114,14 @@ std::vector<std::size_t> Packer::fill(Packing& out, std::size_t stand, std::vect
       Known& k = known[number];
       if (k.full) continue;
       // Small ones come late in any case: they find room between others.
-      if (seen > 0 && shapes_[number].area < kAlike * first_area) continue;
-      if (k.fresh && !grid.free(shapes_[number].poses[k.spot.pose].body, k.spot.x, k.spot.y)) k.fresh = false;
-      if (!k.fresh) k.spot = best_spot(grid, shapes_[number], how.low), k.fresh = true;
+      if (seen > 0 && ground_->shapes[number].area < kAlike * first_area) continue;
+      if (k.fresh && !grid.free(ground_->shapes[number].poses[k.spot.pose].body, k.spot.x, k.spot.y)) k.fresh = false;
+      if (!k.fresh) k.spot = best_spot(grid, ground_->shapes[number], how.low), k.fresh = true;
       if (k.spot.score <= -1e9) {
         k.full = true;
         continue;
       }
-      if (seen == 0) first_area = shapes_[number].area;
+      if (seen == 0) first_area = ground_->shapes[number].area;
       const double score = k.spot.score - kPatience * static_cast<double>(seen);
       ++seen;
       if (score > most) best = i, most = score;
@@ -204,11 +130,10 @@ std::vector<std::size_t> Packer::fill(Packing& out, std::size_t stand, std::vect
     const std::size_t item = items[best];
     Known& k = known[task_.items[item]];
     k.fresh = false;
-    const Pose& pose = shapes_[task_.items[item]].poses[k.spot.pose];
+    const Pose& pose = ground_->shapes[task_.items[item]].poses[k.spot.pose];
     grid.take(pose.halo, k.spot.x, k.spot.y);
-    const Vec at{boxes_[stand].x0 + k.spot.x * cell_, boxes_[stand].y0 + k.spot.y * cell_};
-    used.add(Box::of(at.x, at.y, pose.width * cell_, pose.height * cell_));
-    out.parts.push_back({item, sheet, pose.turn, at - pose.corner});
+    out.parts.push_back(ground_->lies(item, sheet, stand, pose, k.spot.x, k.spot.y));
+    used.add(Box::of(k.spot.x, k.spot.y, pose.width, pose.height));
     items.erase(items.begin() + static_cast<std::ptrdiff_t>(best));
   }
   return items;
@@ -227,19 +152,17 @@ bool Packer::lay_down(Try& attempt, const Stop& stop) const {
       if (stop && stop()) return false;
       if (rest.size() == before) break;  // what is left fits on none of these
       out.sheets.push_back(stand);
-      whole += area_of(task_.stands[stand].area);
+      whole += ground_->whole[stand];
       last = used;
     }
   }
   out.waiting = std::move(rest);
-  for (const auto& part : out.parts) out.parts_mm2 += shapes_[task_.items[part.item]].area;
+  for (const auto& part : out.parts) out.parts_mm2 += ground_->area_of_item(part.item);
   if (!out.sheets.empty()) {
-    whole -= area_of(task_.stands[out.sheets.back()].area);
     squeeze(out, last);
-    out.used_mm2 = whole + last.width() * last.height();
+    out.used_mm2 = whole - ground_->whole[out.sheets.back()] + ground_->mm2(last.width() * last.height());
   }
-  attempt.cost = out.used_mm2;
-  for (const std::size_t item : out.waiting) attempt.cost += 1e6 + 10 * shapes_[task_.items[item]].area;
+  attempt.cost = ground_->cost_of(out);
   attempt.packing = std::move(out);
   return true;
 }
@@ -251,43 +174,54 @@ void Packer::squeeze(Packing& packing, Box& used) const {
     if (part.sheet == sheet) parts.push_back(&part);
   }
   for (const double share : kStrips) {
-    Grid grid = empty_[stand];
+    Grid grid = ground_->empty[stand];
     const int width = static_cast<int>(share * grid.width());
     for (int y = 0; y < grid.height(); ++y) grid.take({{y, width, grid.width() - 1}}, 0, 0);
     std::vector<Lies> laid;
-    Box box, cells;
+    Box cells;
     for (const auto* part : parts) {
-      const Shape& shape = shapes_[task_.items[part->item]];
+      const Shape& shape = ground_->shapes[task_.items[part->item]];
       const Spot spot = best_spot(grid, shape, 0, &cells);
       if (spot.score <= -1e9) break;
       const Pose& pose = shape.poses[spot.pose];
       grid.take(pose.halo, spot.x, spot.y);
       cells.add(Box::of(spot.x, spot.y, pose.width, pose.height));
-      const Vec at{boxes_[stand].x0 + spot.x * cell_, boxes_[stand].y0 + spot.y * cell_};
-      box.add(Box::of(at.x, at.y, pose.width * cell_, pose.height * cell_));
-      if (box.width() * box.height() >= used.width() * used.height()) break;
-      laid.push_back({part->item, sheet, pose.turn, at - pose.corner});
+      if (cells.width() * cells.height() >= used.width() * used.height()) break;
+      laid.push_back(ground_->lies(part->item, sheet, stand, pose, spot.x, spot.y));
     }
     if (laid.size() < parts.size()) continue;
-    used = box;
+    used = cells;
     for (std::size_t i = 0; i < parts.size(); ++i) *parts[i] = laid[i];
   }
 }
 
-bool Packer::take(const Try& t) {
-  if (t.cost >= best_cost_ - 1e-9) return false;
-  best_ = t.packing;
-  best_cost_ = t.cost;
+bool Packer::take(const Packing& packing, double cost) {
+  if (cost >= best_cost_ - 1e-9) return false;
+  best_ = packing;
+  best_cost_ = cost;
   return true;
 }
 
 bool Packer::improve(const Stop& stop) {
-  const std::size_t n = task_.items.size();
-  if (n < 2) return false;
-  if (cell_ > fine_) {
-    return prepare(fine_, stop) && take(now_);
+  if (task_.items.size() < 2) return false;
+  if (!rearranger_) {
+    // Whole cells in a cell, so that what lies on the coarse grid lies on the fine one.
+    const double parts = std::max(1.0, std::floor(ground_->cell / cell_for(task_, kFine)));
+    rearranger_.emplace(task_, ground_->cell / parts);
+    rearranger_->offer(best_);
   }
-  std::vector<Try> tries(kAtOnce);
+  if (++rounds_ % kOrdersEvery == 0 || !rearranger_->able()) {
+    const bool better = try_orders(stop);
+    if (better) rearranger_->offer(best_);
+    return better;
+  }
+  const auto packing = rearranger_->improve(random_, stop);
+  return packing && take(*packing, rearranger_->ground().cost_of(*packing));
+}
+
+bool Packer::try_orders(const Stop& stop) {
+  const std::size_t n = task_.items.size();
+  std::vector<Try> tries(kTries);
   for (auto& t : tries) {
     t.order = now_.order;
     t.low = now_.low;
@@ -323,7 +257,7 @@ bool Packer::improve(const Stop& stop) {
   if (stopped) return false;
   bool better = false;
   for (auto& t : tries) {
-    better = take(t) || better;
+    better = take(t.packing, t.cost) || better;
     double& late = late_[tries_++ % kLate];
     const bool taken = t.cost <= now_.cost || t.cost <= late;
     late = std::min(late, now_.cost);

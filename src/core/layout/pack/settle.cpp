@@ -10,9 +10,9 @@
 namespace dotlane::pack {
 namespace {
 
-constexpr double kThin = 0.002;                                                    // mm: outlines are thinned this much
-constexpr std::array kSteps{16.0, 8.0, 4.0, 2.0, 1.0, 0.5, 0.2, 0.1, 0.03, 0.01};  // mm
-constexpr int kMostTurns = 12;                                                     // of going through all parts
+constexpr double kThin = 0.002;  // mm: outlines are thinned this much
+constexpr std::array kSlides{16.0, 8.0, 4.0, 2.0, 1.0, 0.5, 0.2, 0.1, 0.03, 0.01};  // mm
+constexpr int kMostTurns = 12;                                                      // of going through all parts
 
 class Settler {
  public:
@@ -82,7 +82,7 @@ class Settler {
       for (const std::size_t i : order) {
         if (stop_ && stop_()) break;
         for (const Vec way : {Vec{0, -1}, Vec{-1, 0}}) {
-          for (const double step : kSteps) {
+          for (const double step : kSlides) {
             while (fits(i, parts[i]->move + way * step)) parts[i]->move = parts[i]->move + way * step, moved += step;
           }
         }
