@@ -82,31 +82,43 @@ ClipperLib::Paths resolved(const ClipperLib::Paths& raw, bool grown) {
   return out;
 }
 
-/// How many of a ring's vertices come nearer to the part's edge than this, of how many that were asked: all, or evenly
-/// chosen ones where there are very many.
-struct TooNear {
-  std::size_t near = 0, asked = 0;
-};
-TooNear too_near(const ClipperLib::Path& ring, const Region& part, double distance) {
-  constexpr std::size_t kMostAsked = 2'000'000;  // pairs of vertex and side
-  TooNear out;
-  const std::size_t every = ring.size() * vertices_in(part) / kMostAsked + 1;
-  for (std::size_t i = 0; i < ring.size(); i += every) {
-    const Vec p = grid::to_mm(ring[i]);
-    auto meets = [&](const Ring& edge) {
-      Vec a = edge.back();
-      for (const Vec b : edge) {
-        const Vec off = p - nearest_on(a, b, p);
-        if (dot(off, off) < distance * distance) return true;
+/// Tells whether a point is nearer to the edges of a part than a distance. The edges are kept by bands of y that reach
+/// as far as the distance, so that each point asks those of one band.
+class NearEdges {
+ public:
+  NearEdges(const Region& part, double distance) : distance_(distance), top_(bounds_of(part).grown(distance).y0) {
+    constexpr double kMostBands = 1000;
+    const double height = bounds_of(part).height() + 2 * distance;
+    band_ = std::max(distance, height / kMostBands);
+    bands_.resize(static_cast<std::size_t>(height / band_) + 1);
+    for (const auto& ring : part.rings) {
+      Vec a = ring.back();
+      for (const Vec b : ring) {
+        const std::size_t end = band_of(std::max(a.y, b.y) + distance);
+        for (std::size_t k = band_of(std::min(a.y, b.y) - distance); k <= end; ++k) bands_[k].emplace_back(a, b);
         a = b;
       }
-      return false;
-    };
-    ++out.asked;
-    out.near += std::any_of(part.rings.begin(), part.rings.end(), meets);
+    }
   }
-  return out;
-}
+  [[nodiscard]] bool meet(Vec p) const {
+    const double y = (p.y - top_) / band_;
+    if (!(y >= 0) || y >= static_cast<double>(bands_.size())) return false;
+    const auto& band = bands_[static_cast<std::size_t>(y)];
+    return std::any_of(band.begin(), band.end(), [&](const auto& edge) {
+      const auto& [a, b] = edge;
+      if (std::max(a.x, b.x) < p.x - distance_ || std::min(a.x, b.x) > p.x + distance_) return false;
+      const Vec off = p - nearest_on(a, b, p);
+      return dot(off, off) < distance_ * distance_;
+    });
+  }
+
+ private:
+  [[nodiscard]] std::size_t band_of(double y) const {
+    return static_cast<std::size_t>(std::clamp((y - top_) / band_, 0.0, static_cast<double>(bands_.size() - 1)));
+  }
+  double distance_, top_, band_ = 1;
+  std::vector<std::vector<std::pair<Vec, Vec>>> bands_;
+};
 
 /// Offsets one part on its own.
 ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions& options) {
@@ -134,10 +146,12 @@ ClipperLib::Paths offset_part(const Region& part, double by, const OffsetOptions
   // A smooth bulge that is narrower than twice the distance turns inside out, and its raw curve encloses what it should
   // not. Bevels come nearer to the edge by themselves, so with them only what is too near all around goes.
   bool fooled = false;
+  const NearEdges edges_near(thin, clear);
   std::erase_if(shrunk, [&](const ClipperLib::Path& ring) {
-    const TooNear n = too_near(ring, thin, clear);
-    fooled = fooled || n.near > 0;
-    return n.near == n.asked;
+    const auto too_near =
+        std::count_if(ring.begin(), ring.end(), [&](const auto& p) { return edges_near.meet(grid::to_mm(p)); });
+    fooled = fooled || too_near > 0;
+    return too_near == std::ssize(ring);
   });
   if (!fooled || options.corners != Corners::round) return shrunk;
   // The buffer along the edge, taken off, cannot be fooled; it takes longer.
