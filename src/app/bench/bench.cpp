@@ -1,6 +1,5 @@
 #include "app/bench/bench.hpp"
 
-#include <QCoreApplication>
 #include <QHBoxLayout>
 #include <QLocale>
 #include <QPainter>
@@ -21,17 +20,10 @@ constexpr double kScreenPxPerMm = 96 / kMmPerInch;
 
 }  // namespace
 
-Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent), session_(session), typing_(typing) {
+Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent), session_(session), typing_(typing) {
   setObjectName(QStringLiteral("bench"));
   setAccessibleName(tr("Bench"));
   setAccessibleDescription(tr("Mat, sheets and pieces at true scale. Arrow keys move the selected pieces."));
-  setFocusPolicy(Qt::StrongFocus);
-  setMouseTracking(true);
-  setAcceptDrops(true);
-  setMinimumSize(300, 200);
-  art_ = new ArtLayer(this);
-  connect(art_, &ArtLayer::ready, this, qOverload<>(&QWidget::update));
-
   zoom_bar_ = new QFrame(this);
   set_kind(zoom_bar_, "card");
   auto* row = new QHBoxLayout(zoom_bar_);
@@ -104,12 +96,6 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : QWidget(parent
 
 QRectF Bench::canvas() const { return QRectF(rect()).adjusted(kRulerWidth, kRulerHeight, 0, 0); }
 
-void Bench::setView(const View& view) {
-  view_ = view;
-  view_.px_per_mm = std::clamp(view_.px_per_mm, 0.05, 400.0);
-  viewChanged();
-}
-
 void Bench::zoomToFit() {
   Box box = session_.project().machine.mat_area();
   const Box art = space().bounds();
@@ -129,15 +115,6 @@ void Bench::zoomToSelection() {
   if (box.empty()) return zoomToFit();
   setView(View::fitting(box, canvas(), 60));
   fitted_ = false;
-}
-
-void Bench::zoomBy(double factor, QPointF around) {
-  View v = view_;
-  const Vec fixed = view_.to_mm(around);
-  v.px_per_mm = std::clamp(v.px_per_mm * factor, 0.05, 400.0);
-  v.origin = around - QPointF(fixed.x, fixed.y) * v.px_per_mm;
-  fitted_ = false;
-  setView(v);
 }
 
 void Bench::setOnMats(bool on) {
@@ -255,9 +232,8 @@ void Bench::refresh() {
 }
 
 void Bench::viewChanged() {
-  art_->invalidate();
+  Table::viewChanged();
   zoom_text_->setText(QLocale().toString(view_.px_per_mm / kScreenPxPerMm * 100, 'f', 0) + QStringLiteral(" %"));
-  update();
 }
 
 void Bench::paintArt(QPainter& p) {
@@ -290,11 +266,6 @@ void Bench::paintArt(QPainter& p) {
                  paint_lines(q, view, project, drawing, look, how);
                }};
   });
-}
-
-void Bench::finishPainting() {
-  grab();
-  while (!art_->current()) QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
 }
 
 void Bench::paintMarks(QPainter& p) {
@@ -341,13 +312,7 @@ void Bench::paintSelection(QPainter& p) {
       if (drag_ == Drag::turn && moved_) paint_turn(p, last_, turned_, canvas());
     }
   }
-  if (drag_ == Drag::band) {
-    QColor wash = t.accent;
-    wash.setAlpha(30);
-    p.setPen(QPen(t.accent, 1, Qt::DashLine));
-    p.setBrush(wash);
-    p.drawRect(band_);
-  }
+  if (drag_ == Drag::band && moved_) paintBand(p);
 }
 
 void Bench::paintEvent(QPaintEvent*) {
@@ -362,12 +327,7 @@ void Bench::paintEvent(QPaintEvent*) {
   if (picking_) paint_hint(p, tr("Click a contour to leave it out, with Shift to keep it alone. Esc ends."), canvas());
   const Box shown = session_.selection().empty() ? Box{} : frame();
   paint_rulers(p, QRectF(rect()), view_, project.unit, shown, theme());
-  if (hasFocus() && ring_) {
-    p.setRenderHint(QPainter::Antialiasing, false);
-    p.setPen(QPen(theme().accent, 2));
-    p.setBrush(Qt::NoBrush);
-    p.drawRect(rect().adjusted(1, 1, -1, -1));
-  }
+  paintFocusRing(p);
 }
 
 void Bench::placeControls() {
@@ -384,11 +344,6 @@ void Bench::resizeEvent(QResizeEvent*) {
   } else {
     viewChanged();
   }
-}
-
-void Bench::focusInEvent(QFocusEvent* event) {
-  ring_ = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
-  QWidget::focusInEvent(event);
 }
 
 void Bench::changeEvent(QEvent* event) {

@@ -3,30 +3,25 @@
 
 #include <QLabel>
 #include <QToolButton>
-#include <QWidget>
 #include <set>
 
-#include "app/bench/art_layer.hpp"
 #include "app/bench/handles.hpp"
 #include "app/bench/marks_layer.hpp"
+#include "app/bench/table.hpp"
 #include "app/lettering/typing.hpp"
 #include "app/session.hpp"
 #include "core/job/run_record.hpp"
 #include "device/cutter_link.hpp"
-#include "render/view.hpp"
 
 namespace dotlane {
 
-class Bench : public QWidget {
+class Bench : public Table {
   Q_OBJECT
  public:
   Bench(Session& session, Typing& typing, QWidget* parent = nullptr);
 
-  void zoomToFit();
+  void zoomToFit() override;
   void zoomToSelection();
-  void zoomBy(double factor, QPointF around);
-  [[nodiscard]] const View& view() const { return view_; }
-  void setView(const View& view);
 
   /// Which mat load is on the bench.
   void setLoad(int load);
@@ -50,40 +45,31 @@ class Bench : public QWidget {
   /// Makes these lines stand out until the next selection.
   void point(const std::vector<LineRef>& lines);
 
-  /// Runs the event loop until what is painted aside is there. For pictures and measurements.
-  void finishPainting();
-
   /// Clicks on contours of the selected piece leave them out, until Escape.
   void setPicking(bool on);
   [[nodiscard]] bool picking() const { return picking_; }
 
-  /// Moves the selection by this many mm.
-  void nudge(double dx, double dy);
-
  signals:
-  void filesDropped(const QStringList& files);
   void loadChanged(int load);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
   void resizeEvent(QResizeEvent* event) override;
-  void wheelEvent(QWheelEvent* event) override;
   void mousePressEvent(QMouseEvent* event) override;
   void mouseMoveEvent(QMouseEvent* event) override;
   void mouseReleaseEvent(QMouseEvent* event) override;
   void mouseDoubleClickEvent(QMouseEvent* event) override;
   void keyPressEvent(QKeyEvent* event) override;
-  void keyReleaseEvent(QKeyEvent* event) override;
-  void dragEnterEvent(QDragEnterEvent* event) override;
-  void dropEvent(QDropEvent* event) override;
   void changeEvent(QEvent* event) override;
-  void focusInEvent(QFocusEvent* event) override;
   bool event(QEvent* event) override;
   void inputMethodEvent(QInputMethodEvent* event) override;
   [[nodiscard]] QVariant inputMethodQuery(Qt::InputMethodQuery query) const override;
+  void viewChanged() override;
+  void nudge(double dx, double dy) override;
+  void escape() override;
 
  private:
-  enum class Drag { none, pan, move, size, turn, band, mark, picked };
+  enum class Drag { none, move, size, turn, band, mark, picked };
 
   [[nodiscard]] QRectF canvas() const;
   [[nodiscard]] bool showsMats() const;
@@ -109,8 +95,7 @@ class Bench : public QWidget {
   void selectGroup(int piece);
   /// Leaves out the contour at this place, or keeps it alone, by a step of its piece's recipe.
   void pickContour(QPointF at, bool keep);
-  void refresh();      // the art changed: paint it anew
-  void viewChanged();  // the view moved: paint anew, show the old picture meanwhile
+  void refresh();  // the art changed: paint it anew
   void paintArt(QPainter& p);
   void paintMarks(QPainter& p);
   void paintSelection(QPainter& p);
@@ -119,13 +104,9 @@ class Bench : public QWidget {
 
   Session& session_;
   Typing& typing_;
-  View view_;
-  bool fitted_ = true;  // keep fitting while the window changes size
   int load_ = 1;
   bool on_mats_ = false, plain_ = false;
   bool stacked_ = false, hidden_shown_ = true;
-
-  ArtLayer* art_;
 
   MarksLayer marks_;
   const RunRecord* record_ = nullptr;
@@ -134,15 +115,12 @@ class Bench : public QWidget {
   std::vector<LineRef> pointed_;
 
   Drag drag_ = Drag::none;
-  QPointF press_, last_;
   Box press_bounds_;
   std::optional<Box> wanted_;  // a size asked for whose recipes are still being worked out
   Handle handle_;
   double turned_ = 0;
-  bool moved_ = false, space_ = false, picking_ = false;
-  bool ring_ = false;  // the focus came by keyboard
+  bool picking_ = false;
   int drag_count_ = 0;
-  QRectF band_;
 
   QWidget* zoom_bar_;
   QToolButton* zoom_text_;

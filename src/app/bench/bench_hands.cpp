@@ -1,7 +1,5 @@
 // The bench's hands: what mouse and keys do to what is on it.
-#include <QDragEnterEvent>
-#include <QMimeData>
-#include <QWheelEvent>
+#include <QMouseEvent>
 #include <numbers>
 
 #include "app/bench/bench.hpp"
@@ -156,14 +154,7 @@ void Bench::dragTurn(QPointF at, bool even) {
 }
 
 void Bench::mousePressEvent(QMouseEvent* event) {
-  press_ = last_ = event->position();
-  moved_ = false;
-  if (event->button() == Qt::MiddleButton || (event->button() == Qt::LeftButton && space_)) {
-    drag_ = Drag::pan;
-    setCursor(Qt::ClosedHandCursor);
-    return;
-  }
-  if (event->button() != Qt::LeftButton) return;
+  if (pressed(event) || event->button() != Qt::LeftButton) return;
   if (picking_ || (event->modifiers() & Qt::AltModifier)) {
     drag_ = Drag::picked;
     pickContour(press_, event->modifiers() & Qt::ShiftModifier);
@@ -200,22 +191,14 @@ void Bench::mousePressEvent(QMouseEvent* event) {
 
 void Bench::mouseMoveEvent(QMouseEvent* event) {
   const QPointF at = event->position();
+  if (dragged(event, drag_ != Drag::none)) return;
   if (drag_ == Drag::none) {
     const auto handle = handleAt(at);
     const Qt::CursorShape shape = picking_ ? Qt::CrossCursor : handle ? handle->cursor : Qt::ArrowCursor;
     if (cursor().shape() != shape) setCursor(shape);
     return;
   }
-  if (!moved_ && (at - press_).manhattanLength() < 4) return;
-  moved_ = true;
-  const QPointF step = at - last_;
-  last_ = at;
   switch (drag_) {
-    case Drag::pan:
-      view_.origin += step;
-      fitted_ = false;
-      viewChanged();
-      break;
     case Drag::move: {
       if (record_) break;
       const Vec by{(at.x() - press_.x()) / view_.px_per_mm, (at.y() - press_.y()) / view_.px_per_mm};
@@ -243,12 +226,8 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void Bench::mouseReleaseEvent(QMouseEvent* event) {
-  const Drag drag = drag_;
-  drag_ = Drag::none;
-  if (drag == Drag::pan) {
-    setCursor(space_ ? Qt::OpenHandCursor : Qt::ArrowCursor);
-    return;
-  }
+  if (released()) return;
+  const Drag drag = std::exchange(drag_, Drag::none);
   if (event->button() != Qt::LeftButton || drag == Drag::mark || drag == Drag::picked) return;
   // An edit under way still belongs to this drag; the next drag has a key of its own.
   if (drag == Drag::size || drag == Drag::turn) {
@@ -299,22 +278,6 @@ void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
   }
 }
 
-void Bench::wheelEvent(QWheelEvent* event) {
-  const QPoint px = event->pixelDelta(), ticks = event->angleDelta();
-  if (!px.isNull() && !(event->modifiers() & Qt::ControlModifier)) {
-    view_.origin += px;
-    fitted_ = false;
-    viewChanged();
-  } else if (event->modifiers() & Qt::ShiftModifier) {
-    view_.origin += QPointF(ticks.y() + ticks.x(), 0) / 3;
-    fitted_ = false;
-    viewChanged();
-  } else {
-    zoomBy(std::pow(1.2, (ticks.y() != 0 ? ticks.y() : px.y() * 4) / 120.0), event->position());
-  }
-  event->accept();
-}
-
 void Bench::nudge(double dx, double dy) {
   const auto pieces = session_.selectedPieces();
   if (pieces.empty() || record_ || showsMats()) return;
@@ -338,55 +301,15 @@ QVariant Bench::inputMethodQuery(Qt::InputMethodQuery query) const {
 }
 
 void Bench::keyPressEvent(QKeyEvent* event) {
-  if (typing_.key(event)) return;
-  const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
-  switch (event->key()) {
-    case Qt::Key_Left:
-      nudge(-step, 0);
-      break;
-    case Qt::Key_Right:
-      nudge(step, 0);
-      break;
-    case Qt::Key_Up:
-      nudge(0, -step);
-      break;
-    case Qt::Key_Down:
-      nudge(0, step);
-      break;
-    case Qt::Key_Escape:
-      if (picking_) {
-        setPicking(false);
-      } else {
-        session_.select({});
-      }
-      break;
-    case Qt::Key_Space:
-      if (!event->isAutoRepeat()) space_ = true, setCursor(Qt::OpenHandCursor);
-      break;
-    default:
-      QWidget::keyPressEvent(event);
-  }
+  if (!typing_.key(event)) Table::keyPressEvent(event);
 }
 
-void Bench::keyReleaseEvent(QKeyEvent* event) {
-  if (event->key() == Qt::Key_Space && !event->isAutoRepeat()) {
-    space_ = false;
-    setCursor(Qt::ArrowCursor);
+void Bench::escape() {
+  if (picking_) {
+    setPicking(false);
+  } else {
+    session_.select({});
   }
-  QWidget::keyReleaseEvent(event);
-}
-
-void Bench::dragEnterEvent(QDragEnterEvent* event) {
-  if (event->mimeData()->hasUrls()) event->acceptProposedAction();
-}
-
-void Bench::dropEvent(QDropEvent* event) {
-  QStringList files;
-  for (const QUrl& url : event->mimeData()->urls()) {
-    if (url.isLocalFile()) files.append(url.toLocalFile());
-  }
-  if (!files.isEmpty()) emit filesDropped(files);
-  event->acceptProposedAction();
 }
 
 }  // namespace dotlane

@@ -1,7 +1,5 @@
 // The hands of the sheets: what mouse and keys do to the parts that lie there.
-#include <QDragEnterEvent>
-#include <QMimeData>
-#include <QWheelEvent>
+#include <QMouseEvent>
 #include <numbers>
 
 #include "app/bench/handles.hpp"
@@ -19,15 +17,7 @@ Affine moved(Vec by) { return Affine::move(by.x, by.y); }
 }  // namespace
 
 void SheetsView::mousePressEvent(QMouseEvent* event) {
-  press_ = last_ = event->position();
-  moved_ = false;
-  if (landed_) return;
-  if (event->button() == Qt::MiddleButton || (event->button() == Qt::LeftButton && space_)) {
-    drag_ = Drag::pan;
-    setCursor(Qt::ClosedHandCursor);
-    return;
-  }
-  if (event->button() != Qt::LeftButton) return;
+  if (landed_ || pressed(event) || event->button() != Qt::LeftButton) return;
   const auto turns = knob();
   if (turns && QLineF(*turns, press_).length() <= kKnobPx) {
     drag_ = Drag::turn;
@@ -223,6 +213,7 @@ void SheetsView::endDrag() {
 
 void SheetsView::mouseMoveEvent(QMouseEvent* event) {
   const QPointF at = event->position();
+  if (dragged(event, drag_ != Drag::none)) return;
   if (drag_ == Drag::none) {
     const auto turns = knob();
     const auto part = part_at(at);
@@ -235,16 +226,7 @@ void SheetsView::mouseMoveEvent(QMouseEvent* event) {
     if (cursor().shape() != shape) setCursor(shape);
     return;
   }
-  if (!moved_ && (at - press_).manhattanLength() < 4) return;
-  moved_ = true;
-  const QPointF step = at - last_;
-  last_ = at;
   switch (drag_) {
-    case Drag::pan:
-      view_.origin += step;
-      fitted_ = false;
-      viewChanged();
-      break;
     case Drag::parts:
       dragParts(at);
       break;
@@ -261,13 +243,8 @@ void SheetsView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void SheetsView::mouseReleaseEvent(QMouseEvent* event) {
+  if (released() || event->button() != Qt::LeftButton) return;
   const Drag drag = drag_;
-  if (drag == Drag::pan) {
-    drag_ = Drag::none;
-    setCursor(space_ ? Qt::OpenHandCursor : Qt::ArrowCursor);
-    return;
-  }
-  if (event->button() != Qt::LeftButton) return;
   switch (drag) {
     case Drag::parts:
     case Drag::turn:
@@ -295,72 +272,14 @@ void SheetsView::mouseReleaseEvent(QMouseEvent* event) {
 
 void SheetsView::leaveEvent(QEvent*) { desk_.hover(std::nullopt); }
 
-void SheetsView::wheelEvent(QWheelEvent* event) {
-  const QPoint px = event->pixelDelta(), ticks = event->angleDelta();
-  if (!px.isNull() && !(event->modifiers() & Qt::ControlModifier)) {
-    view_.origin += px;
-    fitted_ = false;
-    viewChanged();
+void SheetsView::nudge(double dx, double dy) { desk_.nudge({dx, dy}); }
+
+void SheetsView::escape() {
+  if (drag_ == Drag::parts || drag_ == Drag::turn) {
+    endDrag();
   } else {
-    zoomBy(std::pow(1.2, (ticks.y() != 0 ? ticks.y() : px.y() * 4) / 120.0), event->position());
+    desk_.choose({});
   }
-  event->accept();
-}
-
-void SheetsView::keyPressEvent(QKeyEvent* event) {
-  const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
-  switch (event->key()) {
-    case Qt::Key_Left:
-      desk_.nudge({-step, 0});
-      break;
-    case Qt::Key_Right:
-      desk_.nudge({step, 0});
-      break;
-    case Qt::Key_Up:
-      desk_.nudge({0, -step});
-      break;
-    case Qt::Key_Down:
-      desk_.nudge({0, step});
-      break;
-    case Qt::Key_Escape:
-      if (drag_ == Drag::parts || drag_ == Drag::turn) {
-        endDrag();
-      } else {
-        desk_.choose({});
-      }
-      break;
-    case Qt::Key_Space:
-      if (!event->isAutoRepeat()) space_ = true, setCursor(Qt::OpenHandCursor);
-      break;
-    default:
-      QWidget::keyPressEvent(event);
-  }
-}
-
-void SheetsView::keyReleaseEvent(QKeyEvent* event) {
-  if (event->key() == Qt::Key_Space && !event->isAutoRepeat()) {
-    space_ = false;
-    setCursor(Qt::ArrowCursor);
-  }
-  QWidget::keyReleaseEvent(event);
-}
-
-void SheetsView::focusInEvent(QFocusEvent* event) {
-  ring_ = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
-  QWidget::focusInEvent(event);
-}
-
-void SheetsView::dragEnterEvent(QDragEnterEvent* event) {
-  if (event->mimeData()->hasUrls()) event->acceptProposedAction();
-}
-
-void SheetsView::dropEvent(QDropEvent* event) {
-  QStringList files;
-  for (const QUrl& url : event->mimeData()->urls()) {
-    if (url.isLocalFile()) files.append(url.toLocalFile());
-  }
-  if (!files.isEmpty()) emit filesDropped(files);
-  event->acceptProposedAction();
 }
 
 }  // namespace dotlane

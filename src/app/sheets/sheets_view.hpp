@@ -2,22 +2,19 @@
 #pragma once
 
 #include <QPainterPath>
-#include <QWidget>
 
-#include "app/bench/art_layer.hpp"
+#include "app/bench/table.hpp"
 #include "app/sheets/sheet_desk.hpp"
 #include "core/layout/room.hpp"
-#include "render/view.hpp"
 
 namespace dotlane {
 
-class SheetsView : public QWidget {
+class SheetsView : public Table {
   Q_OBJECT
  public:
   SheetsView(Session& session, SheetDesk& desk, QWidget* parent = nullptr);
 
-  void zoomToFit();
-  void zoomBy(double factor, QPointF around);
+  void zoomToFit() override;
   /// Shows a picture of the mat under what lies on it; it is not kept with the project.
   void setUnder(int load, const QImage& picture);
   /// The view of the mat of a load: mm on it to px here.
@@ -26,33 +23,24 @@ class SheetsView : public QWidget {
   [[nodiscard]] QRectF in_tray(std::size_t laid) const;
   /// The knob that turns what is chosen; nothing where there is none.
   [[nodiscard]] std::optional<QPointF> knob() const;
-  /// Runs the event loop until what is painted aside is there. For pictures and tests.
-  void finishPainting();
-
- signals:
-  void filesDropped(const QStringList& files);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
   void resizeEvent(QResizeEvent* event) override;
-  void wheelEvent(QWheelEvent* event) override;
   void mousePressEvent(QMouseEvent* event) override;
   void mouseMoveEvent(QMouseEvent* event) override;
   void mouseReleaseEvent(QMouseEvent* event) override;
   void leaveEvent(QEvent* event) override;
-  void keyPressEvent(QKeyEvent* event) override;
-  void keyReleaseEvent(QKeyEvent* event) override;
   void changeEvent(QEvent* event) override;
-  void focusInEvent(QFocusEvent* event) override;
-  void dragEnterEvent(QDragEnterEvent* event) override;
-  void dropEvent(QDropEvent* event) override;
+  void nudge(double dx, double dy) override;
+  void escape() override;
 
  private:
   struct MatCell {
     int load = 1;
     Vec at;  ///< of the mat's top left corner, mm on the table
   };
-  enum class Drag { none, pan, parts, turn, band };
+  enum class Drag { none, parts, turn, band };
   /// Where what is dragged would go, and what is in its way there.
   struct Aim {
     std::optional<MatCell> cell;
@@ -82,7 +70,6 @@ class SheetsView : public QWidget {
   [[nodiscard]] std::optional<std::size_t> part_at(QPointF at) const;
   [[nodiscard]] const Sheet* sheet_at(QPointF at) const;
   void followDesk();
-  void viewChanged();
 
   void beginParts(std::size_t laid);
   void dragParts(QPointF at);
@@ -100,9 +87,6 @@ class SheetsView : public QWidget {
 
   Session& session_;
   SheetDesk& desk_;
-  ArtLayer* art_;
-  View view_;  // mm on the table to px
-  bool fitted_ = true, ring_ = false;
   std::vector<MatCell> cells_;
   std::map<int, QImage> under_;  // by load
   std::shared_ptr<const Derived> shown_;
@@ -110,15 +94,12 @@ class SheetsView : public QWidget {
   mutable std::vector<std::optional<Vec>> middles_;          // the same
 
   Drag drag_ = Drag::none;
-  QPointF press_, last_;
-  bool moved_ = false, space_ = false;
   bool landed_ = false;             // let go, and not laid yet
   std::vector<Put> puts_;           // what is dragged; maps are onto the table before it was moved
   std::vector<Affine> base_;        // of each, at the press
   std::optional<Clearance> shape_;  // of all of it, there
   Aim aim_;
   double turned_ = 0;
-  QRectF band_;
   struct Ready {
     int sheet = 0;
     std::optional<Room> room;

@@ -218,9 +218,10 @@ std::vector<std::size_t> Layout::moved_with(const Project& project, std::size_t 
     return records[part.part] == npos ? 0 : project.parts[records[part.part]].together;
   };
   const int own = group(laid[k]);
+  if (own == 0) return {k};
   std::vector<std::size_t> out;
   for (std::size_t i = 0; i < laid.size(); ++i) {
-    if (i == k || (own != 0 && laid[i].copy == laid[k].copy && group(laid[i]) == own &&
+    if (i == k || (laid[i].copy == laid[k].copy && group(laid[i]) == own &&
                    parts[laid[i].part].stock == parts[laid[k].part].stock))
       out.push_back(i);
   }
