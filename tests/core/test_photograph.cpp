@@ -1,5 +1,6 @@
 // Scraps on a photograph: a mat rendered with known perspective gives their outlines back, and the shelf takes them.
 #include "core/layout/photograph.hpp"
+#include "core/layout/room.hpp"
 
 #include "chance.hpp"
 #include "core/geometry/geos.hpp"
@@ -143,4 +144,32 @@ TEST_CASE("what is left of a sheet is all that is free, and a later project lays
   const Project packed = nest_all(later, now.drawing, now.layout, nest_options(later), 0).project;
   REQUIRE(packed.sheets.size() == 1);
   CHECK(packed.sheets[0].shelf != 0);
+}
+
+TEST_CASE("the rest of a mirrored job is kept as it really lies, and fits the same way round again") {
+  Project p = project_of(R"(<path d="M20 20 h120 v40 h-80 v80 h-40 z"/>)");
+  p.sheets[0].area = Box::of(10, 10, 280, 280);
+  p.sheets[0].window = {10, 10};
+  p.plan.mirrored = true;
+  const Derived d = derived(p);
+  const Region rest = rest_of(p, d.drawing, d.layout, p.sheets[0]);
+  const Project kept = keep_rest(p, d.drawing, d.layout, p.sheets[0].id);
+  REQUIRE(kept.shelf.size() == 1);
+  const Region outline = region_of(kept.shelf[0].outline, FillRule::evenodd);
+  const Box was = bounds_of(rest), box = bounds_of(outline);
+  CHECK(box.width() == Approx(was.width()).margin(0.2));
+  // In its box, left and right are exchanged; outlines on the shelf are thinned to a tenth of a millimetre.
+  const Region mirrored = transformed(rest, Affine::move(was.x1, -was.y0) * Affine::scale(-1, 1));
+  const auto differ = [](const Region& a, const Region& b) {
+    return area_of(subtract(a, b)) + area_of(subtract(b, a));
+  };
+  CHECK(differ(outline, mirrored) < 0.2 * perimeter_of(mirrored));
+  CHECK(differ(outline, transformed(rest, Affine::move(-was.x0, -was.y0))) > 1000);
+  // Laid for a mirrored job again, the tools find what they left.
+  Project later = take_shelf(p, kept);
+  later = lay_from_shelf(later, later.shelf[0].id);
+  const Sheet& scrap = later.sheets.back();
+  const Region there = area_of(later, scrap);
+  const Vec by = Vec{scrap.area.x0, scrap.area.y0} - Vec{was.x0, was.y0};
+  CHECK(differ(there, transformed(rest, Affine::move(by.x, by.y))) < 0.2 * perimeter_of(rest));
 }
