@@ -46,8 +46,7 @@ void SheetsView::mousePressEvent(QMouseEvent* event) {
 
 void SheetsView::beginParts(std::size_t grabbed) {
   drag_ = Drag::parts;
-  puts_.clear(), base_.clear();
-  shape_.reset();
+  puts_.clear(), base_.clear(), shapes_.clear();
   const auto& laid = desk_.layout().laid;
   std::vector<std::size_t> moving;
   if (laid[grabbed].sheet == 0) {  // from the tray: it alone, with what is kept together with it
@@ -65,17 +64,21 @@ void SheetsView::beginParts(std::size_t grabbed) {
   Place hangs;
   hangs.at = view_.to_mm(press_);
   const Affine from_tray = map_of(shown_->drawing, desk_.layout().parts[laid[grabbed].part], hangs, table);
-  std::vector<Region> bodies;
   for (const std::size_t k : moving) {
     const Sheet* sheet = desk_.layout().sheet(laid[k].sheet);
     const MatCell* cell = sheet ? cell_of(sheet->load) : nullptr;
     const Affine map = cell ? moved(cell->at) * laid[k].map : from_tray;
-    puts_.push_back({k, laid[k].sheet, map});
-    base_.push_back(map);
-    bodies.push_back(body_on_mat(shown_->drawing, desk_.layout().parts[laid[k].part], map));
+    takeUp({k, laid[k].sheet, map});
   }
+}
+
+/// Adds it to what is dragged.
+void SheetsView::takeUp(const Put& put) {
+  puts_.push_back(put);
+  base_.push_back(put.map);
   try {
-    shape_.emplace(bodies.size() == 1 ? bodies.front() : unite(bodies));
+    shapes_.emplace_back(
+        body_on_mat(shown_->drawing, desk_.layout().parts[desk_.layout().laid[put.laid].part], put.map));
   } catch (const GeometryFailure&) {
     // It is moved all the same; Second look says how it lies.
   }
@@ -110,7 +113,6 @@ void SheetsView::aimAt(QPointF at, Vec by) {
                              [&](const Put& put) { return desk_.layout().parts[laid[put.laid].part].stock != stock; });
   if (aim_.refused) return;
   aim_.sheet = sheet->id;
-  if (!shape_) return;
   try {
     if (ready_.sheet != sheet->id) {
       std::vector<std::size_t> lifted;
@@ -119,8 +121,8 @@ void SheetsView::aimAt(QPointF at, Vec by) {
       ready_.room.emplace(shown_->project, shown_->drawing, desk_.layout(), *sheet, lifted);
     }
     const Vec on_mat = by - aim_.cell->at;
-    aim_.inside = ready_.room->holds(*shape_, on_mat);
-    aim_.clashes = ready_.room->around(*shape_, on_mat, shown_->project.laying.gap_mm - 0.005);
+    aim_.inside = ready_.room->holds(shapes_, on_mat);
+    aim_.clashes = ready_.room->around(shapes_, on_mat, shown_->project.laying.gap_mm - 0.005);
   } catch (const GeometryFailure&) {
     aim_.clashes.clear();
   }
@@ -153,19 +155,10 @@ void SheetsView::dragTurn(QPointF at, bool even) {
   };
   turned_ = std::remainder(degrees(at) - degrees(press_), 360.0);
   if (even) turned_ = std::round(turned_ / 15) * 15;
-  puts_.clear(), base_.clear();
-  std::vector<Region> bodies;
+  puts_.clear(), base_.clear(), shapes_.clear();
   for (const auto& put : turned(desk_.layout(), chosen, turned_)) {
     const Sheet* on = desk_.layout().sheet(put.sheet);
-    const Affine map = moved(cell_of(on->load)->at) * put.map;
-    puts_.push_back({put.laid, put.sheet, map});
-    base_.push_back(map);
-    bodies.push_back(body_on_mat(shown_->drawing, desk_.layout().parts[desk_.layout().laid[put.laid].part], map));
-  }
-  try {
-    shape_.emplace(bodies.size() == 1 ? bodies.front() : unite(bodies));
-  } catch (const GeometryFailure&) {
-    shape_.reset();
+    takeUp({put.laid, put.sheet, moved(cell_of(on->load)->at) * put.map});
   }
   aimAt(about, {});
   update();
@@ -204,8 +197,7 @@ void SheetsView::drop() {
 void SheetsView::endDrag() {
   drag_ = Drag::none;
   landed_ = false;
-  puts_.clear(), base_.clear();
-  shape_.reset();
+  puts_.clear(), base_.clear(), shapes_.clear();
   aim_ = {};
   ready_.sheet = 0, ready_.room.reset();
   update();

@@ -72,6 +72,7 @@ class SheetsView : public Table {
   void followDesk();
 
   void beginParts(std::size_t laid);
+  void takeUp(const Put& put);
   void dragParts(QPointF at);
   void dragTurn(QPointF at, bool even);
   void aimAt(QPointF at, Vec moved);
@@ -94,10 +95,10 @@ class SheetsView : public Table {
   mutable std::vector<std::optional<Vec>> middles_;          // the same
 
   Drag drag_ = Drag::none;
-  bool landed_ = false;             // let go, and not laid yet
-  std::vector<Put> puts_;           // what is dragged; maps are onto the table before it was moved
-  std::vector<Affine> base_;        // of each, at the press
-  std::optional<Clearance> shape_;  // of all of it, there
+  bool landed_ = false;            // let go, and not laid yet
+  std::vector<Put> puts_;          // what is dragged; maps are onto the table before it was moved
+  std::vector<Affine> base_;       // of each, at the press
+  std::vector<Clearance> shapes_;  // of each, there
   Aim aim_;
   double turned_ = 0;
   struct Ready {

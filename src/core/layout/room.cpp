@@ -92,20 +92,24 @@ const Clearance& Room::ready(const Body& body) const {
   return *body.ready;
 }
 
-std::vector<Clash> Room::around(const Clearance& shape, Vec moved, double gap_mm) const {
+std::vector<Clash> Room::around(const std::vector<Clearance>& shapes, Vec moved, double gap_mm) const {
   std::vector<Clash> out;
-  const Box& b = shape.bounds();
-  const Box near = Box{b.x0 + moved.x, b.y0 + moved.y, b.x1 + moved.x, b.y1 + moved.y}.grown(gap_mm);
   for (const auto& body : bodies_) {
-    if (!near.overlaps(body.box)) continue;
-    const double apart = ready(body).distance(shape, moved);
+    double apart = gap_mm;
+    for (const auto& shape : shapes) {
+      const Box& b = shape.bounds();
+      const Box near = Box{b.x0 + moved.x, b.y0 + moved.y, b.x1 + moved.x, b.y1 + moved.y}.grown(gap_mm);
+      if (near.overlaps(body.box)) apart = std::min(apart, ready(body).distance(shape, moved));
+    }
     if (apart < gap_mm) out.push_back({0, body.laid, apart});
   }
   std::stable_sort(out.begin(), out.end(), [](const Clash& a, const Clash& c) { return a.apart_mm < c.apart_mm; });
   return out;
 }
 
-bool Room::holds(const Clearance& shape, Vec moved) const { return area_.holds(shape, moved); }
+bool Room::holds(const std::vector<Clearance>& shapes, Vec moved) const {
+  return std::all_of(shapes.begin(), shapes.end(), [&](const Clearance& shape) { return area_.holds(shape, moved); });
+}
 
 std::vector<Clash> Room::clashes(double gap_mm) const {
   std::vector<const Body*> by_left;

@@ -34,10 +34,10 @@ class Room {
   Room(const Project& project, const Drawing& drawing, const Layout& layout, const Sheet& sheet,
        const std::vector<std::size_t>& lifted = {});
 
-  /// What lies nearer than the gap to the shape moved by so much, nearest first; 0 for `a`.
-  [[nodiscard]] std::vector<Clash> around(const Clearance& shape, Vec moved, double gap_mm) const;
-  /// Whether the shape, moved by so much, lies where parts may lie.
-  [[nodiscard]] bool holds(const Clearance& shape, Vec moved) const;
+  /// What lies nearer than the gap to one of the shapes, all moved by so much, nearest first; 0 for `a`.
+  [[nodiscard]] std::vector<Clash> around(const std::vector<Clearance>& shapes, Vec moved, double gap_mm) const;
+  /// Whether the shapes, moved by so much, lie where parts may lie.
+  [[nodiscard]] bool holds(const std::vector<Clearance>& shapes, Vec moved) const;
   /// All that lie nearer to each other than the gap, in the order of the layout. Clusters of loose lines count in
   /// neither: what is drawn may cross what is drawn.
   [[nodiscard]] std::vector<Clash> clashes(double gap_mm) const;
