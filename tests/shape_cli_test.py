@@ -6,7 +6,7 @@ import struct
 import tempfile
 import zlib
 
-from shapely.geometry import Polygon
+from shapely.geometry import Polygon, box
 from shapely.ops import unary_union
 from svgelements import SVG, Path as SvgPath, Shape
 
@@ -82,6 +82,20 @@ with tempfile.TemporaryDirectory() as folder:
     small.write_text(head + '<path id="a" d="M10 10 h50 v50 h-50 Z M70 70 h0.4 v0.4 h-0.4 Z"/></svg>')
     check("drop small", report("shape", "drop-small", small, "--under", "1mm", "-o", out)["contours"] == 1)
     check("a result of nothing is told by the exit code", report("shape", "drop-small", small, "--under", "99mm", "-o", out, expect=1)["lines"] == 0)
+
+    # Bridges: the sheet around the openings is one piece, says shapely, and what is lost is what bridges cover.
+    nest = folder / "nest.svg"
+    nest.write_text(head + '<path id="n" fill-rule="evenodd" d="M10 10 h80 v80 h-80 Z M25 25 h50 v50 h-50 Z M35 35 h30 v30 h-30 Z M45 45 h10 v10 h-10 Z"/></svg>')
+    said = report("shape", "bridge", nest, "--width", "1.5mm", "--per-island", "2", "-o", out)
+    check(f"two islands, two bridges each: {said['bridges']}", said["islands"] == 2 and len(said["bridges"]) == 4)
+    check("none thinner than asked", said["thinnest_mm"] >= 1.5 and not said["trouble"])
+    strips = unary_union([box(b["x_mm"] - b["width_mm"] / 2, b["y_mm"] - b["length_mm"] / 2, b["x_mm"] + b["width_mm"] / 2,
+                              b["y_mm"] + b["length_mm"] / 2) for b in said["bridges"]])  # all upright
+    opening = box(10, 10, 90, 90) - box(25, 25, 75, 75) | box(35, 35, 65, 65) - box(45, 45, 55, 55)
+    near("openings lose the bridges alone", said["area_mm2"], (opening - strips).area, 1e-4)
+    sheet = box(0, 0, 100, 100) - (opening - strips.buffer(0.001, join_style=2))
+    check("the sheet is one piece", sheet.geom_type == "Polygon")
+    check("one for each", len(report("shape", "bridge", nest, "--per-island", "1", "-o", out)["bridges"]) == 2)
 
     # Ready shapes.
     for word, size in (("card", (210, 148)), ("label", (90, 50)), ("badge", (49, 49)), ("tag", (50, 90)), ("ring", (60, 60))):

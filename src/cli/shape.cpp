@@ -11,6 +11,7 @@
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/project/presets.hpp"
+#include "core/shape/bridges.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/trace.hpp"
 #include "core/text_scan.hpp"
@@ -25,6 +26,7 @@ std::string kind_of(const std::string& word) {
   if (word == "trim") return "trim-under";
   if (word == "card") return "folding-card";
   if (word == "trace") return "picture";
+  if (word == "bridges") return "bridge";
   if (word == "circle") return "ellipse";
   return word;
 }
@@ -143,7 +145,11 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
   std::size_t nodes = 0, contours = 0, dropped = 0, lines = 0;
   double area = 0, removed = 0, smallest = 0;
   Box box;
-  Json trouble = Json::array();
+  Json trouble = Json::array(), bridges = Json::array();
+  std::size_t islands = 0;
+  double thinnest = 0;
+  bool bridged = false;
+  const auto round4 = [](double v) { return std::round(v * 1e4) / 1e4; };
   for (const auto& drawn : drawing.pieces) {
     if (std::find(pieces.begin(), pieces.end(), drawn->piece->id) == pieces.end()) continue;
     box.add(tight_bounds(*drawn));
@@ -158,10 +164,21 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
     for (const auto& outcome : drawn->outcomes) {
       removed += outcome.removed_mm2;
       dropped += outcome.dropped;
+      if (outcome.bridged) {
+        bridged = true;
+        islands += outcome.bridged->islands;
+        for (const auto& b : outcome.bridged->bridges) {
+          const Vec at = drawn->map(b.at);
+          bridges.push_back({{"x_mm", round4(at.x)},
+                             {"y_mm", round4(at.y)},
+                             {"width_mm", round4(b.width_mm)},
+                             {"length_mm", round4(b.length_mm)}});
+          thinnest = thinnest > 0 ? std::min(thinnest, b.width_mm) : b.width_mm;
+        }
+      }
       if (!outcome.trouble.empty()) trouble.push_back(sentence(outcome.trouble));
     }
   }
-  auto round4 = [](double v) { return std::round(v * 1e4) / 1e4; };
   out["lines"] = lines;
   out["contours"] = contours;
   out["nodes"] = nodes;
@@ -171,6 +188,11 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
   out["removed_mm2"] = round4(removed);
   out["dropped"] = dropped;
   out["trouble"] = trouble;
+  if (bridged) {
+    out["islands"] = islands;
+    out["bridges"] = bridges;
+    out["thinnest_mm"] = round4(thinnest);
+  }
   return out;
 }
 
@@ -198,7 +220,11 @@ int write_shape(const Project& project, const std::vector<int>& pieces, const Bo
     print("Wrote " + out + ": " + std::to_string(report["contours"].get<std::size_t>()) + " contours, " +
           std::to_string(report["nodes"].get<std::size_t>()) + " nodes, " + rounded_text(w, 2) + " x " +
           rounded_text(h, 2) + " mm, " + rounded_text(area, 2) + " mm²" +
-          (removed > 0 ? ", " + rounded_text(removed, 2) + " mm² of stock saved" : std::string()) + "\n");
+          (report.contains("bridges") ? ", " + std::to_string(report["islands"].get<std::size_t>()) +
+                                            " islands held by " + std::to_string(report["bridges"].size()) + " bridges"
+           : removed > 0 ? ", " + rounded_text(removed, 2) + " mm² of stock saved"
+                         : std::string()) +
+          "\n");
     for (const auto& t : report["trouble"]) print("Note: " + t.get<std::string>() + "\n");
   }
   return report["lines"].get<std::size_t>() == 0 ? 1 : 0;

@@ -183,6 +183,12 @@ const std::map<std::string_view, const char*> kEnglish{
     // A note that came with its words, from a file of an older version.
     {"note", "[{piece}: ]{message}"},
     // --- what steps and sources cannot do
+    {"bridge-loose",
+     "{islands|n:island falls:islands fall} out: no strip {width|mm2} wide runs straight from {islands?it:them} to the "
+     "sheet. Make the bridges narrower."},
+    {"bridge-narrow",
+     "{bridges|n:bridge is:bridges are} narrower than {width|mm2}, down to {narrowest|mm2}: the opening leaves no room "
+     "for more. Make the shape larger, or ask for narrower bridges."},
     {"step-unknown", "This version does not know the step \"{step}\"; it is kept and passed over."},
     {"step-failed",
      "This step could not be carried out ({why}); the lines are left as they were. Change a number a little, or switch "

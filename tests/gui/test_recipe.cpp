@@ -2,6 +2,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QImage>
+#include <QLabel>
 #include <QListWidget>
 #include <QMenu>
 #include <QPainter>
@@ -15,6 +16,7 @@
 #include "core/format/project_json.hpp"
 #include "core/format/svg_reader.hpp"
 #include "core/geometry/measure.hpp"
+#include "core/shape/bridges.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "driving.hpp"
 #include "render/paint.hpp"
@@ -64,6 +66,41 @@ TEST_CASE("a step is added, changed, switched off, moved and removed from the pa
   for (; o.session().canUndo(); ++undone) run(o, "undo");
   CHECK(undone == 7);
   CHECK(o.bounds("Cliff") == before);
+}
+
+TEST_CASE("bridges hold what would fall out of a stencil, and follow when it is sized") {
+  Opened o;
+  run(o, "shape-ring");
+  const int ring = o.session().selectedPieces().front();
+  run(o, "step-bridge");
+  const auto made = [&] { return find_drawn(o.session().drawing(), ring)->outcomes.back().bridged; };
+  o.session().settle();
+  REQUIRE(made());
+  CHECK(made()->islands == 1);
+  CHECK(made()->bridges.size() == 2);
+  type(field<NumberField>(o, "width"), "3");
+  o.session().settle();
+  CHECK(made()->bridges.front().width_mm == 3);
+  const double apart = distance(made()->bridges[0].at, made()->bridges[1].at);
+  CHECK(made()->bridges[0].at.x == Approx(made()->bridges[1].at.x).margin(1e-6));
+  auto* way = field<QComboBox>(o, "way");
+  choose(way, way->findData(QStringLiteral("level")));
+  o.session().settle();
+  CHECK(made()->bridges[0].at.y == Approx(made()->bridges[1].at.y).margin(1e-6));
+  const auto labels = o.window.findChildren<QLabel*>();
+  const bool told = std::any_of(labels.begin(), labels.end(), [](const QLabel* label) {
+    return label->isVisible() &&
+           label->text().simplified().contains(QStringLiteral("weakest 3.0 mm wide, 10.0 mm long"));
+  });
+  CHECK(told);
+  // The ring larger: the bridges go along.
+  type(o.find<NumberField>("widthField"), "120");
+  o.session().settle();
+  CHECK(distance(made()->bridges[0].at, made()->bridges[1].at) > 1.5 * apart);
+  const Project saved = o.project();
+  CHECK(project_from_json(to_json(saved), "ring").value() == saved);
+  while (o.session().canUndo()) QTest::keySequence(o.table(), QKeySequence(QKeySequence::Undo));
+  CHECK(find_piece(o.project(), ring) == nullptr);
 }
 
 TEST_CASE("typing a step's number is one undo entry, and Escape keeps the last good one") {

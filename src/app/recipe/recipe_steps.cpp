@@ -5,11 +5,13 @@
 #include <QLocale>
 #include <QPainter>
 #include <QToolButton>
+#include <algorithm>
 
 #include "app/recipe/value_field.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "core/shape/bridges.hpp"
 #include "core/shape/fill/fill_made.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/trace.hpp"
@@ -34,7 +36,20 @@ QString fill_text(const FillMade& made) {
   return out;
 }
 
-QString detail_of(const StepOutcome& outcome) {
+QString bridges_text(const Bridged& made, LengthUnit unit) {
+  QString out = counted(made.islands, QObject::tr("island"), QObject::tr("islands")) + QStringLiteral("  ·  ") +
+                counted(made.bridges.size(), QObject::tr("bridge"), QObject::tr("bridges"));
+  if (made.bridges.empty()) return out;
+  const auto weakest = std::min_element(made.bridges.begin(), made.bridges.end(), [](const Bridge& a, const Bridge& b) {
+    return a.width_mm / a.length_mm < b.width_mm / b.length_mm;
+  });
+  return out + QStringLiteral("  ·  ") +
+         QObject::tr("weakest %1 wide, %2 long")
+             .arg(length_text(weakest->width_mm, unit), length_text(weakest->length_mm, unit));
+}
+
+QString detail_of(const StepOutcome& outcome, LengthUnit unit) {
+  if (outcome.bridged) return bridges_text(*outcome.bridged, unit);
   if (outcome.fill) return fill_text(*outcome.fill);
   QString out = counted(outcome.contours, QObject::tr("contour"), QObject::tr("contours")) + QStringLiteral("  ·  ") +
                 counted(outcome.nodes, QObject::tr("node"), QObject::tr("nodes"));
@@ -271,7 +286,7 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
       detail = tr("being worked out…");
     } else if (found != drawn.outcomes.end()) {
       figure = figure_of(*found, unit);
-      detail = detail_of(*found);
+      detail = detail_of(*found, unit);
       trouble = qs(sentence(found->trouble, unit));
     } else if (stop.step == 0) {
       // A plain piece has no outcomes: its lines are the source's.
@@ -280,7 +295,7 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
       for (const auto& line : piece.lines)
         own.nodes += segment_count(*line.path), own.contours += line.path->contours.size();
       figure = figure_of(own, unit);
-      detail = detail_of(own);
+      detail = detail_of(own, unit);
     } else {
       detail = tr("passed over");
     }

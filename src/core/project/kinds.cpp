@@ -213,6 +213,15 @@ std::vector<KindSpec> make_step_kinds() {
        {choice("way", "in", {{"row", "a row"}, {"grid", "a grid"}, {"around", "a circle"}}),
         count("count", "across", 3, 1, 200), count("rows", "down", 2, 1, 200), length("gap", "gap", 2, -500, 500),
         length("radius", "radius", 30, 0, 2000), flag("turn", "turn with the circle", true)}});
+  k.push_back({"bridge",
+               "Bridges",
+               "Strips that hold the islands of a stencil to the sheet.",
+               "Stencil",
+               {length("width", "wide", 1.2, 0.1, 50, "Long ones are made wider."),
+                choice("per-island", "for each island",
+                       {{"auto", "as its size asks"}, {"1", "one"}, {"2", "two"}, {"3", "three"}, {"4", "four"}}),
+                choice("way", "run", {{"upright", "upright"}, {"level", "level"}, {"shortest", "the shortest way"}}),
+                length("two-from", "two from", 8, 0, 5000, "Islands as long as this have two."), lines()}});
   return k;
 }
 

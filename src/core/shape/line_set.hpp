@@ -67,6 +67,8 @@ std::vector<Line> step_leave_out(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_fill_holes(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call);
+// Stencils: steps_stencil.cpp.
+std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call);
 // Filling: steps_fill.cpp.
 std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call);
 // Placing: steps_place.cpp.

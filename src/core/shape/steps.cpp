@@ -161,6 +161,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"cut-away", step_cut_away},
       {"overlap", step_overlap},
       {"divide", step_divide},
+      {"bridge", step_bridge},
       {"fill", step_fill},
       {"trim-under", step_trim_under},
       {"simplify", step_simplify},

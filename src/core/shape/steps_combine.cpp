@@ -212,7 +212,10 @@ std::vector<Line> step_trim_under(std::vector<Line> lines, const StepCall& call)
       for (const auto& c : line.path->contours) polylines.push_back(flatten(c, kChord));
       Line cut = line;
       Path path;
-      for (const auto& polyline : clip(polylines, cover, false)) path.contours.push_back(refit(polyline));
+      for (const auto& polyline : clip(polylines, cover, false)) {
+        Contour left = refit(polyline);
+        if (!left.segments.empty()) path.contours.push_back(std::move(left));
+      }
       cut.path = std::move(path);
       line = std::move(cut);
     }

@@ -304,7 +304,9 @@ std::vector<Line> step_dash(std::vector<Line> lines, const StepCall& call) {
         } else {
           points = stretch(polyline, along, from, to);
         }
-        out.contours.push_back(refit(Polyline{std::move(points), false}));
+        // A line of next to no length makes marks of none.
+        Contour mark = refit(Polyline{std::move(points), false});
+        if (!mark.segments.empty()) out.contours.push_back(std::move(mark));
       }
     }
     lines[i].path = std::move(out);
