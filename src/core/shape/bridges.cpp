@@ -182,11 +182,17 @@ class Part {
     }
   }
 
+  void take(const Candidate& c) {
+    chosen_.push_back(&c);
+    held_[c.a].push_back(&c), held_[c.b].push_back(&c);
+  }
+  /// Whether it keeps away from the others that hold the same.
   [[nodiscard]] bool clear(const Candidate& c) const {
-    return std::none_of(chosen_.begin(), chosen_.end(), [&](const Candidate* other) {
-      return distance((c.at_a + c.at_b) * 0.5, (other->at_a + other->at_b) * 0.5) < 3 * (c.width + other->width) / 2 &&
-             (c.a == other->a || c.b == other->b || c.a == other->b || c.b == other->a);
-    });
+    const auto apart = [&](const Candidate* other) {
+      return distance((c.at_a + c.at_b) * 0.5, (other->at_a + other->at_b) * 0.5) >= 3 * (c.width + other->width) / 2;
+    };
+    return std::all_of(held_[c.a].begin(), held_[c.a].end(), apart) &&
+           std::all_of(held_[c.b].begin(), held_[c.b].end(), apart);
   }
   /// The least angle around the ring's middle between this bridge's end and those of the others that hold it.
   [[nodiscard]] double turned_away(std::size_t ring, const Candidate& c) const {
@@ -195,31 +201,28 @@ class Part {
       const Vec v = (of.a == ring ? of.at_a : of.at_b) - boxes_[ring].centre();
       return degrees(std::atan2(v.y, v.x));
     };
-    for (const Candidate* other : chosen_) {
-      if (other->a == ring || other->b == ring)
-        least = std::min(least, std::abs(std::remainder(direction(c) - direction(*other), 360.0)));
-    }
+    for (const Candidate* other : held_[ring])
+      least = std::min(least, std::abs(std::remainder(direction(c) - direction(*other), 360.0)));
     return least;
   }
 
   void choose() {
+    held_.resize(region_.rings.size());
     Ties ties = untied();
+    std::vector<std::vector<const Candidate*>> of(region_.rings.size());  // by ring, the cheapest first
     for (const auto& c : all_) {
+      of[c.a].push_back(&c), of[c.b].push_back(&c);
       const std::size_t a = root(ties, c.a), b = root(ties, c.b);
       if (a == b) continue;
       ties[a] = b;
-      chosen_.push_back(&c);
+      take(c);
     }
     for (std::size_t ring = 1; ring < region_.rings.size(); ++ring) {
-      const int want = wanted(ring);
-      const double apart = want <= 2 ? kApart : 0.6 * 360 / want;
-      auto has = std::count_if(chosen_.begin(), chosen_.end(),
-                               [&](const Candidate* c) { return c->a == ring || c->b == ring; });
-      for (const auto& c : all_) {
-        if (has >= want) break;
-        if ((c.a != ring && c.b != ring) || turned_away(ring, c) < apart || !clear(c)) continue;
-        chosen_.push_back(&c);
-        ++has;
+      const auto want = static_cast<std::size_t>(wanted(ring));
+      const double apart = want <= 2 ? kApart : 0.6 * 360 / static_cast<double>(want);
+      for (const Candidate* c : of[ring]) {
+        if (held_[ring].size() >= want) break;
+        if (turned_away(ring, *c) >= apart && clear(*c)) take(*c);
       }
     }
   }
@@ -248,6 +251,7 @@ class Part {
   bool symmetric_ = false;  // about the upright line through its middle
   std::vector<Candidate> all_;
   std::vector<const Candidate*> chosen_;
+  std::vector<std::vector<const Candidate*>> held_;  // of these, those at each ring
 };
 
 }  // namespace
