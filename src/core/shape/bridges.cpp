@@ -237,7 +237,12 @@ class Part {
     const double over = c.to - c.from - c.length + kOver;
     const Vec out = along * over, wide = side * (c.width / 2);
     const Region strip = unite({Region{{{a - out - wide, b + out - wide, b + out + wide, a - out + wide}}}});
-    for (const auto& piece : parts_of(intersect(strip, region_))) {
+    const Box around = bounds_of(strip);
+    Region near;
+    for (std::size_t i = 0; i < region_.rings.size(); ++i) {
+      if (boxes_[i].overlaps(around)) near.rings.push_back(region_.rings[i]);
+    }
+    for (const auto& piece : parts_of(intersect(strip, near))) {
       if (!encloses(piece, middle)) continue;
       // A little past the edges, or rounding would leave hairs between bridge and sheet.
       return Bridge{middle, c.width, c.length, c.angle, intersect(strip, offset(piece, kPast))};
