@@ -21,6 +21,8 @@ Picture photograph(const Quad& corners, const std::vector<std::pair<Region, Colo
   const auto to_mat = homography(corners, {Vec{0, 0}, {kMat, 0}, {kMat, kMat}, {0, kMat}});
   REQUIRE(to_mat);
   Chance chance(seed);
+  std::vector<Box> boxes;
+  for (const auto& thing : things) boxes.push_back(bounds_of(thing.first));
   Picture out{width, height, {}};
   for (int y = 0; y < height; ++y) {
     for (int x = 0; x < width; ++x) {
@@ -31,8 +33,8 @@ Picture photograph(const Quad& corners, const std::vector<std::pair<Region, Colo
         if (mm.x >= 0 && mm.y >= 0 && mm.x <= kMat && mm.y <= kMat) {
           c = mat;
           if (std::fmod(mm.x, 25.4) < 0.3 || std::fmod(mm.y, 25.4) < 0.3) c = {178, 196, 184};  // its printed grid
-          for (const auto& [region, color] : things) {
-            if (encloses(region, mm)) c = color;
+          for (std::size_t i = 0; i < things.size(); ++i) {
+            if (boxes[i].contains(mm) && encloses(things[i].first, mm)) c = things[i].second;
           }
         }
         const double light = 0.82 + 0.25 * x / width - 0.08 * y / height;
