@@ -156,6 +156,24 @@ TEST_CASE("a ring's island has one bridge where it is small, two across from eac
     CHECK(b.at.y == Approx(0).margin(1e-6));
     CHECK(b.width_mm == Approx(2));
   }
+  // The shortest way is taken whichever it is: here to the left, where upright bridges would be four times as long.
+  const Region beside =
+      region_of({{{0, 0}, {60, 0}, {60, 60}, {0, 60}}, {{5, 24}, {11, 24}, {11, 36}, {5, 36}}}, FillRule::evenodd);
+  BridgeOptions shortest;
+  shortest.per_island = 1;
+  for (const auto way : {BridgeOptions::Way::shortest, BridgeOptions::Way::upright}) {
+    shortest.way = way;
+    const Bridged one = bridged(beside, shortest);
+    REQUIRE(one.bridges.size() == 1);
+    CHECK(one.bridges[0].length_mm == Approx(5).margin(0.01));
+    CHECK(one.bridges[0].at.x == Approx(2.5).margin(0.01));
+  }
+  // So thin on so large a sheet that not every line is looked at: it holds all the same.
+  BridgeOptions thin;
+  thin.width_mm = 0.1;
+  const Bridged far = bridged(ring(300, 250), thin);
+  CHECK(far.bridges.size() == 4);
+  CHECK(pieces_of_sheet(far.openings) == 1);
   // An opening without an island needs none.
   const Region disc = region_of(std::vector<Ring>{{{0, 0}, {9, 0}, {9, 9}}}, FillRule::evenodd);
   CHECK(bridged(disc, {}).bridges.empty());

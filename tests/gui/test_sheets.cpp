@@ -1,6 +1,7 @@
 // The Sheets stage by hand: parts taken hold of, turned, moved between sheets, kept together, left out; copies,
 // offcuts, scraps and the shelf.
 #include <QListView>
+#include <QWheelEvent>
 #include <set>
 
 #include "app/sheets/figure_view.hpp"
@@ -68,6 +69,35 @@ NumberField* field(Opened& o, const char* name) {
 }
 
 }  // namespace
+
+TEST_CASE("the sheets are zoomed and panned as the bench is") {
+  Stall o;
+  SheetsView& view = o.window.sheets();
+  const QPointF at(200, 150);
+  const auto wheel = [&](QPoint ticks, Qt::KeyboardModifiers keys, QPoint pixels = {}) {
+    QWheelEvent event(at, view.mapToGlobal(at), pixels, ticks, Qt::NoButton, keys, Qt::NoScrollPhase, false);
+    QCoreApplication::sendEvent(&view, &event);
+  };
+  const View before = view.view();
+  wheel({0, 120}, Qt::NoModifier);
+  CHECK(view.view().px_per_mm == Approx(1.2 * before.px_per_mm));
+  // What is under the pointer stays under it.
+  CHECK(distance(view.view().to_mm(at), before.to_mm(at)) < 1e-6);
+  QPointF origin = view.view().origin;
+  wheel({0, 120}, Qt::ShiftModifier);
+  CHECK(view.view().origin == origin + QPointF(40, 0));
+  wheel({}, Qt::NoModifier, {12, -7});
+  CHECK(view.view().origin == origin + QPointF(52, -7));
+  // Space and drag, and the middle button, pan; nothing is chosen or moved by it.
+  const Project project = o.project();
+  origin = view.view().origin;
+  view.setFocus();
+  QTest::keyPress(&view, Qt::Key_Space);
+  drag(&view, o.at(0), o.at(0) + QPoint(30, 20));
+  QTest::keyRelease(&view, Qt::Key_Space);
+  CHECK(QLineF(view.view().origin, origin + QPointF(30, 20)).length() < 1.5);
+  CHECK(o.project() == project);
+}
 
 TEST_CASE("sheets by hand: a part is dragged on its sheet, the figure stays, and one undo brings it back") {
   Stall o;

@@ -7,6 +7,7 @@
 #include <QWheelEvent>
 
 #include "app/style.hpp"
+#include "app/widgets/arrow_keys.hpp"
 
 namespace dotlane {
 
@@ -106,19 +107,8 @@ void Table::wheelEvent(QWheelEvent* event) {
 
 void Table::keyPressEvent(QKeyEvent* event) {
   const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
+  if (const auto way = arrow(event->key())) return nudge(step * way->x(), step * way->y());
   switch (event->key()) {
-    case Qt::Key_Left:
-      nudge(-step, 0);
-      break;
-    case Qt::Key_Right:
-      nudge(step, 0);
-      break;
-    case Qt::Key_Up:
-      nudge(0, -step);
-      break;
-    case Qt::Key_Down:
-      nudge(0, step);
-      break;
     case Qt::Key_Escape:
       escape();
       break;

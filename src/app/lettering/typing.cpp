@@ -5,6 +5,7 @@
 
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "app/widgets/arrow_keys.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/recipe_edit.hpp"
@@ -274,21 +275,9 @@ bool Typing::key(QKeyEvent* event) {
     insert(characters_of(text.toStdString()));
     in_word_ = false;
     ++word_;
-  } else if (event->modifiers() & Qt::AltModifier && event->key() >= Qt::Key_Left && event->key() <= Qt::Key_Down) {
+  } else if (const auto way = arrow(event->key()); way && event->modifiers() & Qt::AltModifier) {
     const double step = extend ? 1 : 0.1;
-    switch (event->key()) {
-      case Qt::Key_Left:
-        nudge(-step, 0);
-        break;
-      case Qt::Key_Right:
-        nudge(step, 0);
-        break;
-      case Qt::Key_Up:
-        nudge(0, -step);
-        break;
-      default:
-        nudge(0, step);
-    }
+    nudge(step * way->x(), step * way->y());
   } else {
     switch (event->key()) {
       case Qt::Key_Left:

@@ -7,6 +7,7 @@
 #include <algorithm>
 
 #include "app/style.hpp"
+#include "app/widgets/arrow_keys.hpp"
 
 namespace dotlane {
 namespace {
@@ -120,14 +121,10 @@ void CropFrame::mouseReleaseEvent(QMouseEvent* event) {
 }
 
 void CropFrame::keyPressEvent(QKeyEvent* event) {
-  const QPointF by = event->key() == Qt::Key_Left    ? QPointF(-1, 0)
-                     : event->key() == Qt::Key_Right ? QPointF(1, 0)
-                     : event->key() == Qt::Key_Up    ? QPointF(0, -1)
-                     : event->key() == Qt::Key_Down  ? QPointF(0, 1)
-                                                     : QPointF();
-  if (by.isNull()) return QWidget::keyPressEvent(event);
+  const auto by = arrow(event->key());
+  if (!by) return QWidget::keyPressEvent(event);
   const bool size = event->modifiers() & Qt::ShiftModifier;
-  const CropValues next = moved(crop_, size ? Qt::RightEdge | Qt::BottomEdge : kAll, by.x(), by.y());
+  const CropValues next = moved(crop_, size ? Qt::RightEdge | Qt::BottomEdge : kAll, by->x(), by->y());
   if (next == crop_) return;
   crop_ = next;
   update();

@@ -8,6 +8,7 @@
 
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "app/widgets/arrow_keys.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/layout/shelf.hpp"
 
@@ -252,6 +253,7 @@ void PhotographView::mouseReleaseEvent(QMouseEvent*) {
 void PhotographView::keyPressEvent(QKeyEvent* event) {
   const double step = event->modifiers() & Qt::ShiftModifier ? 10 : 1;
   const Vec c = corners_[corner_];
+  if (const auto way = arrow(event->key())) return moveCorner(corner_, c + Vec{way->x(), way->y()} * step);
   switch (event->key()) {
     case Qt::Key_1:
     case Qt::Key_2:
@@ -259,14 +261,6 @@ void PhotographView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_4:
       corner_ = static_cast<std::size_t>(event->key() - Qt::Key_1);
       return QWidget::update();
-    case Qt::Key_Left:
-      return moveCorner(corner_, c + Vec{-step, 0});
-    case Qt::Key_Right:
-      return moveCorner(corner_, c + Vec{step, 0});
-    case Qt::Key_Up:
-      return moveCorner(corner_, c + Vec{0, -step});
-    case Qt::Key_Down:
-      return moveCorner(corner_, c + Vec{0, step});
     case Qt::Key_Escape:
       emit ended();
       return;

@@ -21,10 +21,10 @@ constexpr double kBeside = 2;    // and one beside the middle of its island, at 
 constexpr double kNeck = 3;      // and one whose material behind is thinner than twice its width
 constexpr std::array kNarrower{1.0, 0.7, 0.5, 0.3, 0.2, 0.1};  // of the width asked for, where none is found
 constexpr double kLopsided = 10;                               // and one that makes what is symmetric lopsided
-constexpr double kAlike = 0.02;   // share of the area that may differ in what is called symmetric
-constexpr double kOnAxis = 0.02;  // of its width that an island may lie beside the axis
-constexpr double kApart = 100;    // degrees around an island between two bridges, where it has two
-constexpr std::size_t kMostLines = 20'000;
+constexpr double kAlike = 0.02;           // share of the area that may differ in what is called symmetric
+constexpr double kOnAxis = 0.02;          // of its width that an island may lie beside the axis
+constexpr double kApart = 100;            // degrees around an island between two bridges, where it has two
+constexpr std::size_t kMostLines = 3000;  // in a direction: more would take longer than a person notices
 
 double degrees(double radians) { return radians * 180 / std::numbers::pi; }
 

@@ -36,7 +36,7 @@ double cell_for(const Task& task, double wanted_mm) {
 Ground::Ground(const Task& task, double cell_mm) : cell(cell_mm), items(task.items), shapes(task.shapes.size()) {
   for (const auto& stand : task.stands) {
     boxes.push_back(bounds_of(stand.area));
-    whole.push_back(dotlane::area_of(stand.area));
+    whole.push_back(area_of(stand.area));
     empty.push_back(grid_of(stand, boxes.back(), task.gap, cell));
   }
   for_each_index(shapes.size(), 2,

@@ -1,8 +1,6 @@
 // What a task comes to in cells: its shapes as they may lie, its sheets as they are before anything lies on them.
 #pragma once
 
-#include <cstdint>
-#include <functional>
 #include <vector>
 
 #include "core/layout/pack/pose.hpp"

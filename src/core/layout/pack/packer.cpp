@@ -104,7 +104,6 @@ std::vector<std::size_t> Packer::fill(Packing& out, std::size_t stand, std::vect
     Spot spot;
   };
   std::vector<Known> known(ground_->shapes.size());
-  std::vector<std::size_t> left;
   while (!stop || !stop()) {
     // Of the next few that fit, the one that fits best.
     std::size_t best = items.size(), seen = 0;
