@@ -26,8 +26,8 @@ pack::Task demo_parts() {
     DrawingCache cache;
     const Drawing drawing = evaluate(*project, cache);
     for (const auto& part : parts_of(*project, drawing)) {
-      if (part.body.empty()) continue;
-      task.shapes.push_back(part.body);
+      if (!part.has_body()) continue;
+      task.shapes.push_back(part.body());
       for (int i = 0; i < 3; ++i) task.items.push_back(task.shapes.size() - 1);
     }
   }

@@ -97,7 +97,7 @@ Path path_of(const DrawnPiece& piece, const Part& part, std::size_t line, const 
     if (at.piece == piece.piece->id && at.line == line)
       out.contours.push_back(piece.piece->lines[line].path->contours[at.contour]);
   }
-  return transformed(out, map * piece.map);
+  return transformed(out, map * piece.map * piece.piece->lines[line].at);
 }
 
 }  // namespace
@@ -184,12 +184,12 @@ int pack(Options o, bool json) {
   DrawingCache cache;
   const Drawing drawing = evaluate(input.project, cache);
   std::vector<Part> parts = parts_of(input.project, drawing);
-  std::erase_if(parts, [](const Part& p) { return p.body.empty(); });
+  std::erase_if(parts, [](const Part& p) { return !p.has_body(); });
   if (parts.empty()) refuse("there is no closed outline to pack");
   pack::Task task;
   for (const auto& part : parts) {
     task.items.push_back(task.shapes.size());
-    task.shapes.push_back(part.body);
+    task.shapes.push_back(part.body());
   }
   task.stands.push_back({Region{{{{0, 0}, {width, 0}, {width, height}, {0, height}}}}, 0, {}});
   const LaySettings laying = wish.over({});

@@ -64,7 +64,7 @@ Json inspect_report(const Project& project, const Derived& derived, const Artwor
   for (const auto& drawn : derived.drawing.pieces) {
     const Piece* piece = &*drawn->piece;
     for (const auto& line : piece->lines) {
-      const Path path = transformed(*line.path, drawn->map);
+      const Path path = transformed(*line.path, drawn->map * line.at);
       const Box box = bounds_of(path);
       int closed_here = 0, open_here = 0;
       for (const auto& c : path.contours) (c.closed ? closed_here : open_here) += 1;
@@ -206,7 +206,7 @@ std::string parts_text(const Project& project, const std::vector<Part>& parts) {
     out += padded(std::to_string(part.number), 5) + "  " + padded(part.name, 30, false) +
            padded(stock ? stock->name : part.stock, 24, false) + padded(rounded_text(box.width(), 2), 10) +
            padded(rounded_text(box.height(), 2), 11) +
-           padded(part.body.empty() ? "lines only" : rounded_text(part.area_mm2, 2), 13) +
+           padded(part.has_body() ? rounded_text(part.area_mm2, 2) : "lines only", 13) +
            padded(std::to_string(part.lines.size()), 10) + "\n";
   }
   return out;

@@ -157,7 +157,7 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
     for (const auto& line : drawn->piece->lines) {
       nodes += segment_count(*line.path);
       contours += line.path->contours.size();
-      area += enclosed_area_of(transformed(*line.path, drawn->map));
+      area += enclosed_area_of(transformed(*line.path, drawn->map * line.at));
     }
     const double bit = smallest_bit(drawn->piece->lines);
     if (bit > 0) smallest = smallest > 0 ? std::min(smallest, bit) : bit;

@@ -2,6 +2,7 @@
 
 #include <QPainterPath>
 #include <set>
+#include <unordered_map>
 
 #include "render/role_style.hpp"
 
@@ -31,6 +32,34 @@ void to_pixels(const View& view, const Affine& map, const Polyline& polyline, QP
     last = q;
   }
 }
+
+/// The polylines of a piece's lines; of lines that share theirs, without detail that is too small to be seen.
+class Courses {
+ public:
+  Courses(const View& view, const DrawnPiece& piece) : view_(view), piece_(piece) {
+    for (const auto& line : piece.flat->lines) ++sharing_[&*line.polylines];
+  }
+  [[nodiscard]] const std::vector<Polyline>& of(std::size_t line) {
+    const auto& all = *piece_.flat->lines[line].polylines;
+    if (sharing_.at(&all) < kShared) return all;
+    const double mm_per_px = 1 / (view_.px_per_mm * std::max(piece_.map_of(line).max_stretch(), 1e-9));
+    auto& [tolerance, coarse] = coarse_[&all];
+    if (coarse.empty() || mm_per_px * kUnseen < tolerance) {
+      tolerance = mm_per_px * kUnseen;
+      coarse.clear();
+      for (const auto& polyline : all) coarse.push_back(thinned(polyline, tolerance));
+    }
+    return coarse;
+  }
+
+ private:
+  static constexpr int kShared = 4;
+  static constexpr double kUnseen = 0.15;  // pixels
+  const View& view_;
+  const DrawnPiece& piece_;
+  std::unordered_map<const void*, int> sharing_;
+  std::unordered_map<const void*, std::pair<double, std::vector<Polyline>>> coarse_;
+};
 
 const Stock* stock_of(const Project& project, const Sheet* sheet) {
   return sheet ? find_stock(project, sheet->stock) : nullptr;
@@ -71,15 +100,15 @@ void draw_course(QPainter& p, const QPolygonF& pixels) {
 }
 
 /// The card that the cut lines leave, shapes inside shapes being holes.
-QPainterPath material_path(const View& view, const DrawnPiece& piece) {
+QPainterPath material_path(const View& view, const DrawnPiece& piece, Courses& courses) {
   QPainterPath area;
   area.setFillRule(Qt::OddEvenFill);
   QPolygonF pixels;
   for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
     if (piece.piece->lines[i].role != Role::cut) continue;
-    for (const auto& polyline : piece.flat->lines[i].polylines) {
+    for (const auto& polyline : courses.of(i)) {
       if (!polyline.closed) continue;
-      to_pixels(view, piece.map, polyline, pixels);
+      to_pixels(view, piece.map_of(i), polyline, pixels);
       area.addPolygon(pixels);
     }
   }
@@ -177,9 +206,10 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     const Color ground = ground_of(project, *piece.piece, theme);
     const bool rehearsed = is_filled(*piece.piece);
+    Courses courses(view, piece);
     if (options.stacked && !piece.piece->helper) {
       p.setRenderHint(QPainter::Antialiasing, true);
-      const QPainterPath material = material_path(view, piece);
+      const QPainterPath material = material_path(view, piece, courses);
       p.setPen(Qt::NoPen);
       if (options.shadows) {
         p.setBrush(QColor(0, 0, 0, theme.dark ? 110 : 48));
@@ -210,16 +240,16 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       if (line.role == Role::print && line.filled) {
         QPainterPath area;
         area.setFillRule(line.path->fill_rule == FillRule::evenodd ? Qt::OddEvenFill : Qt::WindingFill);
-        for (const auto& polyline : piece.flat->lines[i].polylines) {
-          to_pixels(view, piece.map, polyline, pixels);
+        for (const auto& polyline : courses.of(i)) {
+          to_pixels(view, piece.map_of(i), polyline, pixels);
           area.addPolygon(pixels);
         }
         p.fillPath(area, QColor(line.color.r, line.color.g, line.color.b, 90));
       }
-      const auto& polylines = piece.flat->lines[i].polylines;
+      const auto& polylines = courses.of(i);
       for (std::size_t k = 0; k < polylines.size(); ++k) {
         if (k % 4096 == 4095 && stopped()) break;
-        to_pixels(view, piece.map, polylines[k], pixels);
+        to_pixels(view, piece.map_of(i), polylines[k], pixels);
         draw_course(p, pixels);
         painted += static_cast<std::size_t>(pixels.size());
         if (line.role == Role::foil && !strokes) {
@@ -242,8 +272,8 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
         pen.setDashPattern({2, 4});
         pen.setCosmetic(true);
         p.setPen(pen);
-        for (const auto& polyline : piece->flat->lines[i].polylines) {
-          to_pixels(view, piece->map, polyline, pixels);
+        for (const auto& polyline : *piece->flat->lines[i].polylines) {
+          to_pixels(view, piece->map_of(i), polyline, pixels);
           p.drawPolyline(pixels);
         }
       }
@@ -267,14 +297,14 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       const LineRef ref{piece->piece->id, piece->piece->lines[i].id};
       if (!wanted.contains(ref)) continue;
-      const auto& all = piece->flat->lines[i].polylines;
+      const auto& all = *piece->flat->lines[i].polylines;
       if (all.size() > kHighlightPolylines) {  // a box says as much, at once
         p.drawRect(view.to_px(piece->line_bounds[i]));
         continue;
       }
       p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments / 4);
-      for (const auto& polyline : piece->flat->lines[i].polylines) {
-        to_pixels(view, piece->map, polyline, pixels);
+      for (const auto& polyline : all) {
+        to_pixels(view, piece->map_of(i), polyline, pixels);
         p.drawPolyline(pixels);
         painted += static_cast<std::size_t>(pixels.size());
       }
@@ -350,10 +380,10 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
                      std::max(0.3, tool->tip_width_mm * view.px_per_mm), false);
     }
     p.setPen(pen);
-    const auto& polylines = piece.flat->lines[i].polylines;
+    const auto& polylines = *piece.flat->lines[i].polylines;
     const std::size_t every = polylines.size() / kThumbnailPolylines + 1;
     for (std::size_t k = 0; k < polylines.size(); k += every) {
-      to_pixels(view, piece.map, polylines[k], pixels);
+      to_pixels(view, piece.map_of(i), polylines[k], pixels);
       draw_course(p, pixels);
     }
   }

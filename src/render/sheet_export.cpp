@@ -38,12 +38,12 @@ Drawing shown_drawing(const Derived& derived, const ExportSelection& selection) 
       if (selection.pass != 0) {
         auto flat = std::make_shared<FlatPiece>(*piece->flat);
         for (std::size_t i = 0; i < flat->lines.size(); ++i) {
+          const auto& all = *flat->lines[i].polylines;
           std::vector<Polyline> kept;
-          for (std::size_t c = 0; c < flat->lines[i].polylines.size(); ++c) {
-            if (wanted.contains({(*laid.laid)[i][c], piece->piece->id, i}))
-              kept.push_back(std::move(flat->lines[i].polylines[c]));
+          for (std::size_t c = 0; c < all.size(); ++c) {
+            if (wanted.contains({(*laid.laid)[i][c], piece->piece->id, i})) kept.push_back(all[c]);
           }
-          flat->lines[i].polylines = std::move(kept);
+          if (kept.size() < all.size()) flat->lines[i].polylines = std::move(kept);
         }
         piece->flat = flat;
       }
@@ -129,9 +129,9 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
         if (line.role == Role::guide) pen.setDashPattern({1, 10});
         pen.setCapStyle(Qt::FlatCap);
         p.setPen(pen);
-        for (const auto& polyline : piece->flat->lines[l].polylines) {
+        for (std::size_t c = 0; c < piece->flat->lines[l].polylines->size(); ++c) {
           QPolygonF polygon;
-          for (const Vec q : piece->mapped(polyline).points) polygon.append(view.to_px(q));
+          for (const Vec q : piece->course(l, c).points) polygon.append(view.to_px(q));
           p.drawPolyline(polygon);
         }
       }

@@ -340,8 +340,8 @@ TEST_CASE("a fill whose angle counts on the mat is said where its part lies turn
   const auto stroke_angle = [&] {
     for (const auto& pass : l.d.plan.passes) {
       for (const auto& stroke : pass.strokes) {
-        if (stroke.closed || stroke.points.size() != 2) continue;
-        const Vec v = stroke.points[1] - stroke.points[0];
+        if (stroke.closed() || stroke.points().size() != 2) continue;
+        const Vec v = stroke.points()[1] - stroke.points()[0];
         const double angle = std::atan2(-v.y, v.x) * 180 / std::numbers::pi;
         return angle - 180 * std::floor(angle / 180);
       }
@@ -381,7 +381,7 @@ TEST_CASE("a mirrored job is packed onto a scrap as it will lie under the tools"
   for (const auto& pass : l.d.plan.passes) {
     for (const auto& stroke : pass.strokes) {
       ++strokes;
-      for (const Vec q : stroke.points) CHECK(encloses(wide, q));
+      for (const Vec q : stroke.points()) CHECK(encloses(wide, q));
     }
   }
   CHECK(strokes == 2);

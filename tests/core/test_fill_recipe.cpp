@@ -411,7 +411,7 @@ TEST_CASE("steps after a fill leave its strokes alone unless they are named, wha
   for (const auto& line : piece->piece->lines) {
     if (line.coat == 0) continue;
     for (const auto& c : line.path->contours) {
-      const auto polyline = piece->mapped(flatten(c, 0.01));
+      const auto polyline = transformed(flatten(c, 0.01), piece->map);
       length += length_of(polyline);
       for (const Vec v : polyline.points) nearest = std::min(nearest, distance(v, {20, 20}));
     }

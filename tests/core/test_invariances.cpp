@@ -13,10 +13,10 @@ using namespace dotlane::test;
 namespace {
 
 /// A course on the cutter's grid of 0.025 mm, without points that say nothing.
-using Course = std::vector<std::pair<long, long>>;
+using OnGrid = std::vector<std::pair<long, long>>;
 
-Course on_grid(const std::vector<Vec>& points) {
-  Course out;
+OnGrid on_grid(const std::vector<Vec>& points) {
+  OnGrid out;
   for (const Vec p : points) {
     const std::pair<long, long> at{std::lround(p.x * kHpglPerMm), std::lround(p.y * kHpglPerMm)};
     if (out.empty() || out.back() != at) out.push_back(at);
@@ -25,7 +25,7 @@ Course on_grid(const std::vector<Vec>& points) {
 }
 
 /// Whichever end it begins at, and wherever a closed one begins.
-Course upright(Course c) {
+OnGrid upright(OnGrid c) {
   if (c.size() > 2 && c.front() == c.back()) {
     c.pop_back();
     std::rotate(c.begin(), std::min_element(c.begin(), c.end()), c.end());
@@ -38,15 +38,15 @@ Course upright(Course c) {
 }
 
 /// What the plan lets each tool mark on each mat: courses and how often.
-using Marked = std::map<std::pair<std::string, int>, std::multiset<Course>>;
+using Marked = std::map<std::pair<std::string, int>, std::multiset<OnGrid>>;
 
 Marked planned(const Plan& plan) {
   Marked out;
   for (const auto& pass : plan.passes) {
     for (int round = 0; round < pass.rounds(); ++round) {
       for (const auto& stroke : pass.strokes) {
-        std::vector<Vec> points = stroke.points;
-        if (stroke.closed && !points.empty()) points.push_back(points.front());
+        std::vector<Vec> points = stroke.points();
+        if (stroke.closed() && !points.empty()) points.push_back(points.front());
         out[{pass.tool, pass.load}].insert(upright(on_grid(points)));
       }
     }
@@ -162,15 +162,15 @@ TEST_CASE("mirrored twice is as it was, for pieces and for the job") {
     turned.plan.mirrored = !p.plan.mirrored;
     const Plan straight = derived(p).plan, mirrored = derived(turned).plan;
     REQUIRE(straight.passes.size() == mirrored.passes.size());
-    std::map<int, std::multiset<Course>> there, back;
+    std::map<int, std::multiset<OnGrid>> there, back;
     for (const auto& pass : straight.passes) {
       const Sheet* sheet = nullptr;
       for (const auto& s : p.sheets) sheet = s.id == pass.sheet ? &s : sheet;
       REQUIRE(sheet);
       for (const auto& stroke : pass.strokes) {
         std::vector<Vec> points;
-        for (const Vec q : stroke.points) points.push_back({sheet->area.x0 + sheet->area.x1 - q.x, q.y});
-        if (stroke.closed) points.push_back(points.front());
+        for (const Vec q : stroke.points()) points.push_back({sheet->area.x0 + sheet->area.x1 - q.x, q.y});
+        if (stroke.closed()) points.push_back(points.front());
         // Half a step of the grid more, so that no rounding falls the other way.
         for (Vec& q : points) q = {std::floor(q.x * 10 + 0.5) / 10, std::floor(q.y * 10 + 0.5) / 10};
         there[pass.sheet].insert(upright(on_grid(points)));
@@ -178,8 +178,8 @@ TEST_CASE("mirrored twice is as it was, for pieces and for the job") {
     }
     for (const auto& pass : mirrored.passes) {
       for (const auto& stroke : pass.strokes) {
-        std::vector<Vec> points = stroke.points;
-        if (stroke.closed) points.push_back(points.front());
+        std::vector<Vec> points = stroke.points();
+        if (stroke.closed()) points.push_back(points.front());
         for (Vec& q : points) q = {std::floor(q.x * 10 + 0.5) / 10, std::floor(q.y * 10 + 0.5) / 10};
         back[pass.sheet].insert(upright(on_grid(points)));
       }
@@ -217,10 +217,10 @@ TEST_CASE("moving the sheets on their mats moves every mark by as much, moving f
       CHECK(a.strokes.size() == b.strokes.size());
       Box was, is;
       for (const auto& s : a.strokes) {
-        for (const Vec q : s.points) was.add(q);
+        for (const Vec q : s.points()) was.add(q);
       }
       for (const auto& s : b.strokes) {
-        for (const Vec q : s.points) is.add(q);
+        for (const Vec q : s.points()) is.add(q);
       }
       CHECK(is.x0 == Approx(was.x0 + by.x).margin(1e-6));
       CHECK(is.y1 == Approx(was.y1 + by.y).margin(1e-6));

@@ -104,7 +104,8 @@ Project scattered(Project p, const Drawing& drawing, Chance& chance, int most_co
 std::map<std::string, double> stroke_mm(const Project& p, const Plan& plan) {
   std::map<std::string, double> out;
   for (const auto& pass : plan.passes) {
-    for (const auto& stroke : pass.strokes) out[find_sheet(p, pass.sheet)->stock] += length_of({stroke.points, false});
+    for (const auto& stroke : pass.strokes)
+      out[find_sheet(p, pass.sheet)->stock] += length_of({stroke.points(), false});
   }
   return out;
 }
@@ -144,8 +145,8 @@ TEST_CASE("a sheet is a window onto the figure: what it shows lies there, moved 
   CHECK(d.layout.laid[1].sheet == other);
   REQUIRE(d.plan.passes.size() == 2);
   Box first, second;
-  for (const Vec q : d.plan.passes[0].strokes.at(0).points) first.add(q);
-  for (const Vec q : d.plan.passes[1].strokes.at(0).points) second.add(q);
+  for (const Vec q : d.plan.passes[0].strokes.at(0).points()) first.add(q);
+  for (const Vec q : d.plan.passes[1].strokes.at(0).points()) second.add(q);
   CHECK(first == Box::of(20, 30, 60, 60));
   CHECK(second == Box::of(40, 40, 60, 50));
   // The piece lies on both sheets, a part of it on each.
@@ -170,7 +171,7 @@ TEST_CASE("a part lies where it was put: its centre there, turned from upright, 
   CHECK_FALSE(now.layout.laid[0].drawn);
   REQUIRE(now.plan.passes.size() == 2);
   CHECK(now.plan.passes[0].sheet == second);
-  const auto& word = now.plan.passes[0].strokes.at(0).points;  // from left to right, a quarter turn counter-clockwise
+  const auto word = now.plan.passes[0].strokes.at(0).points();  // from left to right, a quarter turn counter-clockwise
   CHECK(std::min(distance(word.front(), {130, 165}), distance(word.back(), {130, 165})) < 1e-9);
   CHECK(std::min(distance(word.front(), {130, 135}), distance(word.back(), {130, 135})) < 1e-9);
   const Place back = place_of(d, now.layout.parts[0], now.layout.laid[0].map, p.sheets[1]);
@@ -180,7 +181,7 @@ TEST_CASE("a part lies where it was put: its centre there, turned from upright, 
   Project moved = turn_pieces(move_pieces(p, {1}, {70, 3}), d, {1}, 33);
   const Derived after = derived(moved);
   CHECK(after.plan.seconds == Approx(now.plan.seconds));
-  const auto& again = after.plan.passes[0].strokes.at(0).points;
+  const auto again = after.plan.passes[0].strokes.at(0).points();
   CHECK(distance(again.front(), word.front()) < 1e-6);
   // Given up, it lies as drawn again; told to wait, it is in no pass.
   CHECK(derived(clear_place(p, now.layout, 0, 1)).layout.as_figure());
@@ -234,7 +235,7 @@ TEST_CASE("300 random projects, laid out any way: what is planned is as long as 
       for (const auto& at : part.lines) {
         const DrawnPiece* piece = find_drawn(d.drawing, at.piece);
         if (!runs(piece->piece->lines[at.line].role)) continue;
-        wanted[part.stock] += length_of(piece->mapped(piece->flat->lines[at.line].polylines[at.contour]));
+        wanted[part.stock] += length_of(piece->course(at.line, at.contour));
       }
     }
     const auto planned = stroke_mm(p, d.plan);
@@ -261,7 +262,7 @@ TEST_CASE("300 random projects, laid out any way: what is planned is as long as 
       const auto art = read_svg(write_svg(p, d.layout, d.plan, {0, pass.index}), "pass.svg");
       REQUIRE(art);
       for (const auto& line : art->lines) out += length_of(line.path);
-      for (const auto& stroke : pass.strokes) run += length_of(Polyline{stroke.points, false});
+      for (const auto& stroke : pass.strokes) run += length_of(Polyline{stroke.points(), false});
       CHECK(out == Approx(run).epsilon(1e-4).margin(0.01));
     }
     // What is saved is what is read, to the byte, and lies the same.
@@ -328,7 +329,7 @@ TEST_CASE("edits keep every part where it lies: sized, moved, turned, recoloured
           const auto k = static_cast<std::size_t>(chance.whole(0, static_cast<int>(rows[piece].size()) - 1));
           const Part& gone = all[in_row(p, all, piece)[k]];
           const DrawnPiece* d = find_drawn(drawing, piece);
-          const Vec corner = d->mapped(d->flat->lines[gone.first.line].polylines[gone.first.contour]).points.front();
+          const Vec corner = d->course(gone.first.line, gone.first.contour).points.front();
           before.erase({piece, rows[piece][k]});
           rows[piece].erase(rows[piece].begin() + static_cast<std::ptrdiff_t>(k));
           p = pick_contour(p, drawing, piece, corner, false);
@@ -375,8 +376,7 @@ TEST_CASE("what is remembered goes with its piece, waits for a step to be switch
   // Left out by a step that is switched off later.
   const Part gone = parts_of(p, d)[2];
   const DrawnPiece* piece = find_drawn(d, 1);
-  Project fewer =
-      pick_contour(p, d, 1, piece->mapped(piece->flat->lines[0].polylines[gone.first.contour]).points.front(), false);
+  Project fewer = pick_contour(p, d, 1, piece->course(0, gone.first.contour).points.front(), false);
   Drawing few = drawn(fewer);
   REQUIRE(parts_of(fewer, few).size() == 4);
   fewer.parts = remembered(fewer, few, parts_of(fewer, few));

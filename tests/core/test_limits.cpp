@@ -189,7 +189,7 @@ TEST_CASE("thousands of rings inside one another come back in their order") {
   double last = 0;
   for (const auto& stroke : strokes) {
     Box box;
-    for (const Vec q : stroke.points) box.add(q);
+    for (const Vec q : stroke.points()) box.add(q);
     CHECK(box.width() > last);
     last = box.width();
   }

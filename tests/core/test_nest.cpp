@@ -86,13 +86,12 @@ TEST_CASE("random projects packed: every part somewhere, apart and inside, plann
       for (const auto& at : d.layout.parts[laid.part].lines) {
         const DrawnPiece* piece = find_drawn(d.drawing, at.piece);
         if (runs(piece->piece->lines[at.line].role))
-          drawn_mm[d.layout.parts[laid.part].stock] +=
-              length_of(piece->mapped(piece->flat->lines[at.line].polylines[at.contour]));
+          drawn_mm[d.layout.parts[laid.part].stock] += length_of(piece->course(at.line, at.contour));
       }
     }
     for (const auto& pass : d.plan.passes) {
       for (const auto& s : pass.strokes)
-        planned_mm[find_sheet(p, pass.sheet)->stock] += length_of(Polyline{s.points, false});
+        planned_mm[find_sheet(p, pass.sheet)->stock] += length_of(Polyline{s.points(), false});
     }
     for (const auto& [stock, mm] : drawn_mm) CHECK((mm == 0 || planned_mm.at(stock) == Approx(mm)));
     CHECK(project_from_json(to_json(p), "packed").value() == p);

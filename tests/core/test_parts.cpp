@@ -59,7 +59,7 @@ std::multiset<PartLine> wanted(const Drawing& drawing) {
     if (d->piece->helper) continue;
     for (std::size_t l = 0; l < d->piece->lines.size(); ++l) {
       if (d->piece->lines[l].role == Role::guide) continue;
-      for (std::size_t c = 0; c < d->flat->lines[l].polylines.size(); ++c) out.insert({d->piece->id, l, c});
+      for (std::size_t c = 0; c < d->flat->lines[l].polylines->size(); ++c) out.insert({d->piece->id, l, c});
     }
   }
   return out;
@@ -110,7 +110,7 @@ TEST_CASE("a greeting on a card base is one part with it, whichever piece it cam
   CHECK(card.key == PartKey{base, "edge", 0});
   CHECK(lines_in(p, card) == std::set<std::string>{"edge", "window", "fold", "hello"});
   CHECK(card.area_mm2 == Approx(100 * 70 - 20 * 20));
-  CHECK(holes_in(card.body) == 1);
+  CHECK(holes_in(card.body()) == 1);
   CHECK(card.bounds().height() == Approx(70));
   // The fold runs over the edge: the part reaches as far.
   CHECK(card.reach.y0 == Approx(15));
@@ -166,7 +166,7 @@ TEST_CASE("contours cut twice are one outline and one hole") {
   const auto all = parts(p);
   REQUIRE(all.size() == 1);
   CHECK(all[0].lines.size() == 5);
-  CHECK(holes_in(all[0].body) == 1);
+  CHECK(holes_in(all[0].body()) == 1);
   CHECK(all[0].area_mm2 == Approx(2400 - 16 * 3.14159265358979).epsilon(0.001));
 }
 
@@ -186,7 +186,7 @@ TEST_CASE("a line across two outlines goes with the one that holds most of it") 
   CHECK(all[1].reach.x0 == Approx(50));
   CHECK(all[1].bounds().x1 == Approx(110));
   CHECK(lines_in(p, all[2]) == std::set<std::string>{"far"});
-  CHECK(all[2].body.empty());
+  CHECK(!all[2].has_body());
   CHECK(all[2].area_mm2 == 0);
 }
 
@@ -262,12 +262,12 @@ TEST_CASE("every contour of every demo is in exactly one part, and bodies of a s
     for (const auto& part : all) {
       CHECK(keys.insert(part.key).second);
       CHECK(part.reach.grown(1e-6).contains(part.bounds()));
-      if (part.body.empty()) continue;
-      const dotlane::test::Figures figures = figures_of(part.body);
+      if (!part.has_body()) continue;
+      const dotlane::test::Figures figures = figures_of(part.body());
       CHECK(figures.area == Approx(part.area_mm2).epsilon(1e-6));
       for (const auto& other : all) {
-        if (&other == &part || other.stock != part.stock || other.body.empty()) continue;
-        CHECK(geos_boolean(part.body, other.body, Boolean::overlap).area <
+        if (&other == &part || other.stock != part.stock || !other.has_body()) continue;
+        CHECK(geos_boolean(part.body(), other.body(), Boolean::overlap).area <
               0.5 * std::min(part.area_mm2, other.area_mm2));
       }
     }
@@ -287,7 +287,7 @@ TEST_CASE("300 random projects: every contour is in exactly one part, the one th
     std::map<std::string, double> drawn_mm, parts_mm;
     auto polyline = [&](const PartLine& at) {
       const DrawnPiece* piece = find_drawn(d, at.piece);
-      return piece->mapped(piece->flat->lines[at.line].polylines[at.contour]);
+      return piece->course(at.line, at.contour);
     };
     for (const auto& at : wanted(d)) drawn_mm[find_piece(p, at.piece)->stock] += length_of(polyline(at));
     for (const auto& part : all) {
@@ -308,7 +308,7 @@ TEST_CASE("300 random projects: every contour is in exactly one part, the one th
     for (const auto& part : all) {
       const Piece& piece = *find_drawn(d, part.key.piece)->piece;
       for (std::size_t l = 0; l < piece.lines.size(); ++l) {
-        if (piece.lines[l].id != part.key.line || part.body.empty() || piece.lines[l].role != Role::cut) continue;
+        if (piece.lines[l].id != part.key.line || !part.has_body() || piece.lines[l].role != Role::cut) continue;
         const PartLine at{piece.id, l, part.key.contour};
         Ring ring = polyline(at).points;
         ring.pop_back();
@@ -330,9 +330,9 @@ TEST_CASE("300 random projects: every contour is in exactly one part, the one th
         }
         if (is_outline) {
           CHECK(others < 0.53);  // else it would lie within that one
-        } else if (!part.body.empty() && own > 0) {
+        } else if (part.has_body() && own > 0) {
           CHECK(own > others - 0.03);
-        } else if (part.body.empty()) {
+        } else if (!part.has_body()) {
           CHECK(others < 0.03);
         }
       }

@@ -44,7 +44,7 @@ double travel_of(const std::vector<Polyline>& polylines, const std::vector<Order
   Vec at{0, 0};
   double sum = 0;
   for (const auto& s : order) {
-    const auto points = points_of(polylines[s.polyline], s);
+    const auto points = points_of(courses_of(polylines)[s.course], s);
     sum += distance(at, points.front());
     at = points.back();
   }
@@ -118,11 +118,11 @@ TEST_CASE("inner contours run before the ones around them, each once") {
   std::uniform_real_distribution<double> at(0, 250), size(1, 60);
   std::vector<Polyline> polylines;
   for (int i = 0; i < 120; ++i) polylines.push_back(square(at(random), at(random), size(random)));
-  const auto parent = containers_of(polylines);
-  const auto order = order_strokes(polylines, {0, 0}, true);
+  const auto parent = containers_of(courses_of(polylines));
+  const auto order = order_strokes(courses_of(polylines), {0, 0}, true);
   REQUIRE(order.size() == polylines.size());
   std::vector<std::size_t> place(polylines.size());
-  for (std::size_t i = 0; i < order.size(); ++i) place[order[i].polyline] = i;
+  for (std::size_t i = 0; i < order.size(); ++i) place[order[i].course] = i;
   int nested = 0;
   for (std::size_t i = 0; i < polylines.size(); ++i) {
     if (parent[i] < 0) continue;
@@ -139,7 +139,7 @@ TEST_CASE("nearest neighbour shortens travel, and turns open strokes around wher
     const double y = (i * 17) % 40;
     lines.push_back({{{0, y}, {100, y}}, false});
   }
-  const auto order = order_strokes(lines, {0, 0}, false);
+  const auto order = order_strokes(courses_of(lines), {0, 0}, false);
   std::vector<OrderedStroke> as_drawn;
   for (std::size_t i = 0; i < lines.size(); ++i) as_drawn.push_back({i, false, 0});
   CHECK(travel_of(lines, order) == Approx(39));  // there and back, one millimetre down each time
@@ -161,13 +161,13 @@ TEST_CASE("the order of strokes always takes what is nearest of what may run") {
       }
     }
     const bool inner_first = chance.coin();
-    const auto parent = containers_of(lines);
-    const auto order = order_strokes(lines, {0, 0}, inner_first);
+    const auto parent = containers_of(courses_of(lines));
+    const auto order = order_strokes(courses_of(lines), {0, 0}, inner_first);
     REQUIRE(order.size() == lines.size());
     std::set<std::size_t> done;
     Vec at{0, 0};
     for (const auto& s : order) {
-      const auto points = points_of(lines[s.polyline], s);
+      const auto points = points_of(courses_of(lines)[s.course], s);
       double nearest = 1e9;
       for (std::size_t i = 0; i < lines.size(); ++i) {
         if (done.count(i)) continue;
@@ -181,7 +181,7 @@ TEST_CASE("the order of strokes always takes what is nearest of what may run") {
         }
       }
       CHECK(distance(at, points.front()) == Approx(nearest).margin(1e-9));
-      CHECK(done.insert(s.polyline).second);
+      CHECK(done.insert(s.course).second);
       at = points.back();
     }
   }
@@ -206,7 +206,7 @@ TEST_CASE("of a few strokes the order is within twice the shortest there is") {
         best = std::min(best, travel_of(lines, tried));
       }
     } while (std::next_permutation(order.begin(), order.end()));
-    const double ours = travel_of(lines, order_strokes(lines, {0, 0}, false));
+    const double ours = travel_of(lines, order_strokes(courses_of(lines), {0, 0}, false));
     CHECK(ours >= best - 1e-9);
     worst = std::max(worst, ours / best);
   }
@@ -264,8 +264,8 @@ TEST_CASE("mirroring reflects each sheet once and changes nothing else") {
   const Plan mirrored = derived(p).plan;
   REQUIRE(straight.passes.size() == mirrored.passes.size());
   Box a, b;
-  for (const Vec q : straight.passes.back().strokes[0].points) a.add(q);
-  for (const Vec q : mirrored.passes.back().strokes[0].points) b.add(q);
+  for (const Vec q : straight.passes.back().strokes[0].points()) a.add(q);
+  for (const Vec q : mirrored.passes.back().strokes[0].points()) b.add(q);
   CHECK(b.x0 == Approx(220 - a.x1));
   CHECK(b.x1 == Approx(220 - a.x0));
   CHECK(b.y0 == Approx(a.y0));
@@ -319,7 +319,7 @@ TEST_CASE("a moment of the plan agrees with its passes") {
   for (const auto& pass : plan.passes) {
     const Moment end = moment_at(plan, p.machine, pass.start_s + pass.seconds - 1e-6);
     CHECK(end.pass + 1 == static_cast<std::size_t>(pass.index));
-    CHECK(distance(end.head, pass.strokes.back().points.back()) < 0.01);
+    CHECK(distance(end.head, pass.strokes.back().end()) < 0.01);
   }
   CHECK(moment_at(plan, p.machine, plan.pauses[0].start_s + 1).hands);
   CHECK(moment_at(plan, p.machine, plan.seconds + 1).pass == plan.passes.size());

@@ -17,8 +17,8 @@ double length(const std::vector<Vec>& points, bool closed) {
 }
 
 std::vector<Vec> course_of(const Stroke& s) {
-  std::vector<Vec> out = s.points;
-  if (s.closed && !out.empty() && !(out.front() == out.back())) out.push_back(out.front());
+  std::vector<Vec> out = s.points();
+  if (s.closed() && !out.empty() && !(out.front() == out.back())) out.push_back(out.front());
   return out;
 }
 
@@ -142,7 +142,7 @@ void check_lines(const Project& p, const Derived& d) {
       const Line& line = drawn->piece->lines[l];
       const bool wanted = runs(line.role) && !line.tool.empty() && !drawn->piece->helper;
       double once = 0;
-      for (const auto& polyline : drawn->flat->lines[l].polylines) once += length_of(drawn->mapped(polyline));
+      for (std::size_t c = 0; c < drawn->flat->lines[l].polylines->size(); ++c) once += length_of(drawn->course(l, c));
       if (!wanted || once == 0) {
         CHECK(planned.count({drawn->piece->id, l}) == 0);
         continue;

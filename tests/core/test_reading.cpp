@@ -166,7 +166,7 @@ TEST_CASE("a line that is a move alone draws nothing and harms nothing") {
   REQUIRE(project);
   const Derived d = derived(*project);
   for (const auto& pass : d.plan.passes) {
-    for (const auto& stroke : pass.strokes) CHECK_FALSE(stroke.points.empty());
+    for (const auto& stroke : pass.strokes) CHECK_FALSE(stroke.points().empty());
   }
   CHECK(*project_from_json(to_json(*project), "x") == *project);
 }

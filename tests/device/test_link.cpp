@@ -144,7 +144,7 @@ TEST_CASE("a long job keeps within the window and arrives whole") {
   CHECK(link.record().outcome == Outcome::done);
   double planned = 0, marked = 0;
   for (const auto& pass : plan.passes) {
-    for (const auto& stroke : pass.strokes) planned += 40 * length_of(Polyline{stroke.points, false});
+    for (const auto& stroke : pass.strokes) planned += 40 * length_of(Polyline{stroke.points(), false});
   }
   for (const auto& [tool, mm] : link.record().marked_mm) marked += mm;
   CHECK(marked == Approx(planned).epsilon(0.002));

@@ -140,7 +140,7 @@ TEST_CASE("a single pass shows only its own lines") {
   auto polylines = [](const Drawing& drawing) {
     std::size_t n = 0;
     for (const auto& piece : drawing.pieces) {
-      for (const auto& line : piece->flat->lines) n += line.polylines.size();
+      for (const auto& line : piece->flat->lines) n += line.polylines->size();
     }
     return n;
   };

@@ -73,7 +73,7 @@ bool MarksLayer::paint(QPainter& p, const View& view, QSize size, const Project&
     const auto after = std::upper_bound(passes.begin(), passes.end(), i,
                                         [](std::size_t n, const auto& entry) { return n < entry.second; });
     const auto& [pass, before] = *std::prev(after);
-    paint_mark(q, view, project, pass->tool, stock_of(*pass), pass->strokes[i - before].points, theme());
+    paint_mark(q, view, project, pass->tool, stock_of(*pass), pass->strokes[i - before].points(), theme());
   });
   p.drawImage(0, 0, image_);
   if (all && !now.under_way.empty() && now.pass < plan.passes.size()) {

@@ -17,8 +17,9 @@ constexpr double kThinPx = 0.3;
 QPainterPath path_of(const Part& part, const View& view) {
   QPainterPath out;
   out.setFillRule(Qt::OddEvenFill);
-  if (part.body.empty()) out.addRect(view.to_px(part.reach));
-  for (const auto& whole : part.body.rings) {
+  const Region body = part.body();
+  if (body.empty()) out.addRect(view.to_px(part.reach));
+  for (const auto& whole : body.rings) {
     QPolygonF pixels;
     for (const Vec q : thinned(whole, kThinPx / view.px_per_mm)) pixels.append(view.to_px(q));
     out.addPolygon(pixels);

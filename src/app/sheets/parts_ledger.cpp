@@ -98,17 +98,17 @@ class PartPainter : public QStyledItemDelegate {
     const View view = View::fitting(part.bounds(), box, 4);
     QPainterPath shape;
     shape.setFillRule(Qt::OddEvenFill);
-    for (const auto& whole : part.body.rings) {
+    const Region body = part.body();
+    for (const auto& whole : body.rings) {
       QPolygonF pixels;
       for (const Vec q : thinned(whole, kThin)) pixels.append(view.to_px(q));
       shape.addPolygon(pixels);
       shape.closeSubpath();
     }
-    if (part.body.empty()) shape.addRect(view.to_px(part.reach));
+    if (body.empty()) shape.addRect(view.to_px(part.reach));
     const Stock* stock = find_stock(project, part.stock);
     p.setPen(QPen(t.quiet, 0.8));
-    p.setBrush(part.body.empty() ? QBrush(Qt::NoBrush)
-                                 : QBrush(to_qcolor(stock ? stock->color : Color{255, 255, 255})));
+    p.setBrush(body.empty() ? QBrush(Qt::NoBrush) : QBrush(to_qcolor(stock ? stock->color : Color{255, 255, 255})));
     p.drawPath(shape);
     const double x = 88, room = r.right() - x - 12;
     p.setFont(ui_font(13, selected));

@@ -391,7 +391,7 @@ void SheetDesk::keepAsScraps() {
         for (const std::size_t k : chosen) parts.insert(layout.laid[k].part);
         for (const std::size_t i : parts) {
           const Part& part = layout.parts[i];
-          if (!part.body.empty()) add_to_shelf(next, scrap_of(part.body, part.stock, part.name));
+          if (part.has_body()) add_to_shelf(next, scrap_of(part.body(), part.stock, part.name));
         }
         return next;
       },

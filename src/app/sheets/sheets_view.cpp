@@ -146,15 +146,16 @@ QPainterPath SheetsView::body(std::size_t laid, const View& view, const Affine& 
   out.setFillRule(Qt::OddEvenFill);
   const auto add = [&](const Ring& ring) {
     QPolygonF pixels;
-    for (const Vec q : ring) pixels.append(view.to_px(map(q)));
+    for (const Vec q : ring) pixels.append(view.to_px(q));
     out.addPolygon(pixels);
     out.closeSubpath();
   };
-  if (part.body.empty()) {
+  if (!part.has_body()) {
     const Box b = part.reach.grown(0.5);
-    add({{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}});
+    add({map({b.x0, b.y0}), map({b.x1, b.y0}), map({b.x1, b.y1}), map({b.x0, b.y1})});
   }
-  for (const auto& ring : part.body.rings) add(thinned(ring, kLitThin));
+  const Region body = transformed(*part.shape, map * part.at);
+  for (const auto& ring : body.rings) add(thinned(ring, kLitThin));
   return out;
 }
 
@@ -190,7 +191,7 @@ QPointF SheetsView::middle(std::size_t laid) const {
   if (!middles_[laid]) {
     const Part& of = desk_.layout().parts[part.part];
     middles_[laid] =
-        of.body.empty() ? part.map(of.centre) : middle_of(transformed(of.body, part.map), part.map(of.centre));
+        of.has_body() ? middle_of(transformed(*of.shape, part.map * of.at), part.map(of.centre)) : part.map(of.centre);
   }
   return view_of(sheet->load).to_px(*middles_[laid]);
 }

@@ -213,7 +213,7 @@ class Checker {
       for (const auto& piece : placed.pieces) {
         const auto& lines = piece.drawn->piece->lines;
         for (std::size_t i = 0; i < lines.size(); ++i) {
-          if (!piece.drawn->flat->lines[i].polylines.empty()) used.insert(lines[i].role);
+          if (!piece.drawn->flat->lines[i].polylines->empty()) used.insert(lines[i].role);
         }
       }
       for (const Role role : used) {
@@ -235,7 +235,8 @@ class Checker {
       for (const auto& c : line.path->contours) {
         if (c.closed || c.segments.empty()) continue;
         any = true;
-        const double gap = distance(piece.map(c.start), piece.map(c.segments.back().end));
+        const Affine map = piece.map * line.at;
+        const double gap = distance(map(c.start), map(c.segments.back().end));
         near = near && gap <= kClosable;
         if (gap <= kClosable) widest = std::max(widest, gap);
       }
@@ -266,8 +267,8 @@ class Checker {
         for (std::size_t i = 0; i < piece.piece->lines.size(); ++i) {
           const Line& line = piece.piece->lines[i];
           if (line.role != Role::cut) continue;
-          for (const auto& polyline : piece.flat->lines[i].polylines) {
-            polylines.push_back({piece.mapped(polyline)});
+          for (std::size_t c = 0; c < piece.flat->lines[i].polylines->size(); ++c) {
+            polylines.push_back({piece.course(i, c)});
             owner.push_back({piece.piece->id, line.id});
             length[owner.back()] += length_of(polylines.back().front());
           }

@@ -29,9 +29,10 @@ void troubles(const DrawnPiece& piece, std::vector<Finding>& out) {
 /// The cut line's polylines as a region on the mat, in mm.
 Region region_on_mat(const DrawnPiece& piece, std::size_t line) {
   std::vector<Ring> rings;
-  for (const auto& polyline : piece.flat->lines[line].polylines) {
-    if (!polyline.closed) continue;
-    const auto placed = piece.mapped(polyline);
+  const auto& polylines = *piece.flat->lines[line].polylines;
+  for (std::size_t c = 0; c < polylines.size(); ++c) {
+    if (!polylines[c].closed) continue;
+    const auto placed = piece.course(line, c);
     rings.emplace_back(placed.points.begin(), placed.points.end() - 1);
   }
   return region_of(rings, piece.piece->lines[line].path->fill_rule);
@@ -45,9 +46,10 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
     const Line& line = piece.piece->lines[i];
     if (line.role != Role::cut) continue;
     bool any = false;
-    for (const auto& polyline : piece.flat->lines[i].polylines) {
+    const auto& polylines = *piece.flat->lines[i].polylines;
+    for (const auto& polyline : polylines) {
       if (!polyline.closed) continue;
-      const double area = std::abs(signed_area_of(polyline) * piece.map.determinant());
+      const double area = std::abs(signed_area_of(polyline) * piece.map_of(i).determinant());
       if (area >= project.checks.tiny_mm2) continue;
       least = tiny == 0 ? area : std::min(least, area);
       ++tiny;
@@ -57,7 +59,6 @@ void small_things(const Project& project, const DrawnPiece& piece, std::vector<F
     if (any) tiny_lines.push_back(ref);
     if (piece.flat->segments > kMostSegments || project.checks.sliver_mm <= 0) continue;
     // A part that the limit's opening makes vanish is a sliver; one that it only trims is not.
-    const auto& polylines = piece.flat->lines[i].polylines;
     const double limit = project.checks.sliver_mm;
     if (polylines.size() == 1 && std::abs(signed_area_of(polylines.front())) > limit * length_of(polylines.front()) / 2)
       continue;
@@ -147,8 +148,9 @@ void badge_rims(const Project& project, const Drawing& drawing, std::vector<Find
         const Role role = piece->piece->lines[i].role;
         if (!runs(role) || role == Role::cut || role == Role::score) continue;
         double far = 0;
-        for (const auto& polyline : piece->flat->lines[i].polylines) {
-          for (const Vec p : polyline.points) far = std::max(far, distance(piece->map(p), centre));
+        const Affine map = piece->map_of(i);
+        for (const auto& polyline : *piece->flat->lines[i].polylines) {
+          for (const Vec p : polyline.points) far = std::max(far, distance(map(p), centre));
         }
         if (far <= face.clear_radius * scale + 0.01 || far > face.cut / 2 * scale + 0.01) continue;
         lines.push_back({piece->piece->id, piece->piece->lines[i].id});

@@ -23,7 +23,7 @@ Json to_value(const Line& l) {
   j["tool"] = l.tool;
   j["repeats"] = l.repeats;
   j["fill_rule"] = l.path->fill_rule == FillRule::evenodd ? "evenodd" : "nonzero";
-  j["d"] = path_data(*l.path);
+  j["d"] = path_data(placed_path(l));
   if (l.stroke_by_stroke) j["stroke_by_stroke"] = true;
   if (l.coat != 0) j["coat"] = l.coat;
   keep(j, l.unknown);

@@ -96,7 +96,7 @@ class Writer {
     path.append_attribute("stroke") = hex(color).c_str();
     if (line.role == Role::score) path.append_attribute("stroke-dasharray") = "3 2";
     if (line.path->fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
-    path.append_attribute("d") = path_data(transformed(*line.path, map), kDecimals).c_str();
+    path.append_attribute("d") = path_data(transformed(*line.path, map * line.at), kDecimals).c_str();
   }
 };
 
@@ -138,7 +138,7 @@ std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std
       path.append_attribute("stroke-width") = "0.2";
       path.append_attribute("fill") = line.filled ? hex(line.color).c_str() : "none";
       if (line.path->fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
-      path.append_attribute("d") = path_data(transformed(*line.path, (*piece)->map), kDecimals + 1).c_str();
+      path.append_attribute("d") = path_data(transformed(*line.path, (*piece)->map * line.at), kDecimals + 1).c_str();
     }
   }
   std::ostringstream out;

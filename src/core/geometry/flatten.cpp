@@ -23,6 +23,14 @@ Polyline flatten(const Contour& contour, double tolerance) {
   return out;
 }
 
+Polyline transformed(const Polyline& line, const Affine& map) {
+  Polyline out;
+  out.closed = line.closed;
+  out.points.reserve(line.points.size());
+  for (const Vec p : line.points) out.points.push_back(map(p));
+  return out;
+}
+
 double length_of(const Polyline& line) {
   double total = 0;
   for (std::size_t i = 1; i < line.points.size(); ++i) total += distance(line.points[i - 1], line.points[i]);

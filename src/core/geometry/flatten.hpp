@@ -17,6 +17,8 @@ struct Polyline {
 /// The number of parts of a cubic follows Wang's bound: n = sqrt(0.75 |second difference| / tolerance).
 [[nodiscard]] Polyline flatten(const Contour& contour, double tolerance);
 
+[[nodiscard]] Polyline transformed(const Polyline& line, const Affine& map);
+
 [[nodiscard]] double length_of(const Polyline& line);
 
 /// Signed area of a closed polyline, mm² (shoelace; positive when it turns clockwise on screen).

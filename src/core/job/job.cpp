@@ -22,10 +22,11 @@ class Writer {
     out += std::to_string(std::llround((mat_height_ - p.y) * kHpglPerMm));
   }
   void stroke(const Stroke& stroke) {
-    out += "PU", pair(stroke.points.front()), out += ";PD";
-    const auto n = stroke.points.size();
+    const std::vector<Vec> points = stroke.points();
+    const auto n = points.size();
+    out += "PU", pair(points.front()), out += ";PD";
     for (std::size_t i = n > 1 ? 1 : 0; i < n; ++i) {
-      pair(stroke.points[i]);
+      pair(points[i]);
       out += i + 1 == n ? ";\n" : i % 64 == 0 ? ";PD" : ",";
     }
   }

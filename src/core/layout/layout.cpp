@@ -22,7 +22,7 @@ constexpr std::size_t kElsewhere = npos - 1;
 
 Numbers numbers_for(const DrawnPiece& piece, std::size_t number) {
   Numbers out;
-  for (const auto& line : piece.flat->lines) out.emplace_back(line.polylines.size(), number);
+  for (const auto& line : piece.flat->lines) out.emplace_back(line.polylines->size(), number);
   return out;
 }
 
@@ -47,15 +47,25 @@ LaidPiece laid_piece(const std::shared_ptr<const DrawnPiece>& piece, std::size_t
     drawn->map = map * drawn->map;
     if (!whole) {
       auto flat = std::make_shared<FlatPiece>();
+      const Shared<Path> no_path;
+      const Shared<std::vector<Polyline>> nothing;
       drawn->piece.edit([&](Piece& p) {
         for (std::size_t l = 0; l < p.lines.size(); ++l) {
-          p.lines[l].path.edit([&](Path& path) { path.contours = here(path.contours, numbers[l]); });
-          FlatLine& line = flat->lines.emplace_back();
-          line.polylines = here(piece->flat->lines[l].polylines, numbers[l]);
-          for (const auto& polyline : line.polylines) {
-            for (const Vec q : polyline.points) line.bounds.add(q);
-            flat->segments += std::max<std::size_t>(polyline.points.size(), 2) - 1;
+          FlatLine& line = flat->lines.emplace_back(piece->flat->lines[l]);
+          const auto elsewhere = std::count(numbers[l].begin(), numbers[l].end(), kElsewhere);
+          if (elsewhere == static_cast<std::ptrdiff_t>(numbers[l].size())) {
+            p.lines[l].path = no_path;
+            line = {nothing, {}, {}};
+          } else if (elsewhere > 0) {
+            p.lines[l].path.edit([&](Path& path) { path.contours = here(path.contours, numbers[l]); });
+            line.polylines = here(*line.polylines, numbers[l]);
+            line.bounds = {};
+            for (const auto& polyline : *line.polylines) {
+              for (const Vec q : polyline.points) line.bounds.add(line.at(q));
+            }
           }
+          for (const auto& polyline : *line.polylines)
+            flat->segments += std::max<std::size_t>(polyline.points.size(), 2) - 1;
           flat->bounds.add(line.bounds);
         }
       });
@@ -231,7 +241,7 @@ std::vector<std::size_t> Layout::moved_with(const Project& project, std::size_t 
 Box bounds_on_mat(const Layout& layout, std::size_t k) {
   const LaidPart& laid = layout.laid[k];
   const Part& part = layout.parts[laid.part];
-  if (!part.body.empty()) return bounds_of(transformed(part.body, laid.map));
+  if (part.has_body()) return bounds_of(transformed(*part.shape, laid.map * part.at));
   const Box b = part.reach;
   Box out;
   for (const Vec corner : {Vec{b.x0, b.y0}, Vec{b.x1, b.y0}, Vec{b.x1, b.y1}, Vec{b.x0, b.y1}})

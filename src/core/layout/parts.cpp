@@ -7,6 +7,7 @@
 #include <set>
 #include <tuple>
 
+#include "core/geometry/buckets.hpp"
 #include "core/geometry/clusters.hpp"
 #include "core/geometry/failure.hpp"
 #include "core/geometry/within.hpp"
@@ -18,73 +19,132 @@ namespace {
 constexpr int kSureCells = 256;   // along the longer side of an outline
 constexpr double kOnEdge = 0.05;  // mm: what lies along an outline is within it
 
-struct Course {
-  PartLine at;
-  Role role = Role::cut;
-  Polyline points;  // mm in the drawing
+// A contour as it is drawn, where it stands aside: copies of a pattern share it.
+struct Form {
+  Polyline polyline;  // turned and sized, not moved
   Box box;
   double length = 0;
-  Region region;  // what it encloses, when it is closed and cut or a guide
+  Shared<Region> region;  // what it encloses, when it is closed and cut or a guide
   double area = 0;
 };
 
-// A closed course that holds others.
-struct OuterContour {
-  const Course* course = nullptr;
-  std::vector<const Course*> held, guides;
-  std::optional<Within> ready;     // once something comes near
-  std::optional<pack::Grid> sure;  // which cells of its box lie wholly within it
-  double cell = 1;
+struct Course {
+  PartLine at;
+  Role role = Role::cut;
+  std::shared_ptr<const Form> form;
+  Vec moved;  // mm, to where it is in the drawing
+  Box box;
+  double length = 0, area = 0;  // the form's
+  [[nodiscard]] Affine map() const { return Affine::move(moved.x, moved.y); }
+  [[nodiscard]] Polyline points() const { return transformed(form->polyline, map()); }
+  [[nodiscard]] Region region() const {
+    return moved.x == 0 && moved.y == 0 ? *form->region : transformed(*form->region, map());
+  }
+};
 
-  /// Whether the box surely lies within: at once, as a fill may have a million strokes.
+// What a form holds, once something comes near.
+class Inside {
+ public:
+  explicit Inside(const Form& form) : form_(form) {}
+
+  // Whether the box surely lies within: at once, as a fill may have a million strokes.
   [[nodiscard]] bool surely_holds(const Box& b) {
-    if (!sure) {
-      const Box& box = course->box;
-      cell = std::max(std::max(box.width(), box.height()) / kSureCells, 1e-3);
-      sure.emplace(std::max(1, static_cast<int>(box.width() / cell)),
-                   std::max(1, static_cast<int>(box.height() / cell)));
+    const Box& box = form_.box;
+    if (!sure_) {
+      cell_ = std::max(std::max(box.width(), box.height()) / kSureCells, 1e-3);
+      sure_.emplace(std::max(1, static_cast<int>(box.width() / cell_)),
+                    std::max(1, static_cast<int>(box.height() / cell_)));
       const Box w = box.grown(1);
       const Region around{{{{w.x0, w.y0}, {w.x1, w.y0}, {w.x1, w.y1}, {w.x0, w.y1}}}};
-      sure->take(pack::cells_of(subtract(around, course->region), {box.x0, box.y0}, cell), 0, 0);
+      sure_->take(pack::cells_of(subtract(around, *form_.region), {box.x0, box.y0}, cell_), 0, 0);
     }
-    const auto at = [&](double v, double from) { return static_cast<int>(std::floor((v - from) / cell)); };
-    const int from = at(b.x0, course->box.x0), to = at(b.x1, course->box.x0);
-    const int first = at(b.y0, course->box.y0), last = at(b.y1, course->box.y0);
+    const auto at = [&](double v, double from) { return static_cast<int>(std::floor((v - from) / cell_)); };
+    const int from = at(b.x0, box.x0), to = at(b.x1, box.x0);
+    const int first = at(b.y0, box.y0), last = at(b.y1, box.y0);
     for (int row = first; row <= last; ++row) {
-      if (sure->taken({{row, from, to}}, 0, 0) > 0) return false;
+      if (sure_->taken({{row, from, to}}, 0, 0) > 0) return false;
     }
     return true;
   }
 
   [[nodiscard]] const Within& within() {
-    if (!ready) ready.emplace(offset(course->region, kOnEdge, {Corners::mitre}));
-    return *ready;
+    if (!ready_) ready_.emplace(offset(*form_.region, kOnEdge, {Corners::mitre}));
+    return *ready_;
+  }
+
+ private:
+  const Form& form_;
+  std::optional<Within> ready_;
+  std::optional<pack::Grid> sure_;  // which cells of its box do not lie wholly within it
+  double cell_ = 1;
+};
+
+// A closed course that holds others.
+struct OuterContour {
+  const Course* course = nullptr;
+  std::shared_ptr<Inside> inside;
+  std::vector<const Course*> held, guides;
+
+  [[nodiscard]] bool holds(const Course& other) const {
+    const Vec by = course->moved * -1;
+    const Box b = other.box;
+    return inside->surely_holds({b.x0 + by.x, b.y0 + by.y, b.x1 + by.x, b.y1 + by.y}) ||
+           inside->within().holds(seen(other));
+  }
+  [[nodiscard]] double length_within(const Course& other) const { return inside->within().length_within(seen(other)); }
+
+ private:
+  // Where the other one is for the form.
+  [[nodiscard]] Polyline seen(const Course& other) const {
+    const Vec by = other.moved - course->moved;
+    return by.x == 0 && by.y == 0 ? other.form->polyline : transformed(other.form->polyline, Affine::move(by.x, by.y));
   }
 };
 
-// The outline that holds most of the course, and how much of it.
-std::pair<OuterContour*, double> holder_of(std::vector<OuterContour>& outlines, const Course& course) {
-  std::pair<OuterContour*, double> best{nullptr, 0};
-  for (auto& o : outlines) {
-    if (o.course == &course) return {&o, course.length};
-    if (!o.course->box.grown(kOnEdge).overlaps(course.box)) continue;
-    if (o.surely_holds(course.box) || o.within().holds(course.points)) return {&o, course.length};
-    const double length = o.within().length_within(course.points);
-    if (length > best.second) best = {&o, length};
+// The outermost of closed courses: largest first, each that does not have most of its length within one before it.
+class Outlines {
+ public:
+  explicit Outlines(std::vector<const Course*> closed) : index_(bounds_of(closed), closed.size()) {
+    std::stable_sort(closed.begin(), closed.end(), [](const Course* a, const Course* b) { return a->area > b->area; });
+    std::map<const Form*, std::shared_ptr<Inside>> insides;
+    for (const auto* course : closed) {
+      if (holder_of(*course).second > course->length / 2) continue;
+      auto& inside = insides[course->form.get()];
+      if (!inside) inside = std::make_shared<Inside>(*course->form);
+      index_.each(course->box.grown(kOnEdge),
+                  [&](std::vector<int>& cell) { cell.push_back(static_cast<int>(all_.size())); });
+      all_.push_back({course, inside, {}, {}});
+    }
   }
-  return best;
-}
+  // The one that holds most of the course, and how much of it.
+  std::pair<OuterContour*, double> holder_of(const Course& course) {
+    std::vector<int> near;
+    index_.each(course.box, [&](const std::vector<int>& cell) { near.insert(near.end(), cell.begin(), cell.end()); });
+    std::sort(near.begin(), near.end());
+    near.erase(std::unique(near.begin(), near.end()), near.end());
+    std::pair<OuterContour*, double> best{nullptr, 0};
+    for (const int i : near) {
+      OuterContour& o = all_[static_cast<std::size_t>(i)];
+      if (o.course == &course) return {&o, course.length};
+      if (!o.course->box.grown(kOnEdge).overlaps(course.box)) continue;
+      if (o.holds(course)) return {&o, course.length};
+      const double length = o.length_within(course);
+      if (length > best.second) best = {&o, length};
+    }
+    return best;
+  }
+  [[nodiscard]] auto begin() { return all_.begin(); }
+  [[nodiscard]] auto end() { return all_.end(); }
 
-// The outermost of these: largest first, each that does not have most of its length within one before it.
-std::vector<OuterContour> outermost(std::vector<const Course*> closed) {
-  std::stable_sort(closed.begin(), closed.end(), [](const Course* a, const Course* b) { return a->area > b->area; });
-  std::vector<OuterContour> out;
-  for (const auto* course : closed) {
-    if (holder_of(out, *course).second > course->length / 2) continue;
-    out.emplace_back().course = course;
+ private:
+  static Box bounds_of(const std::vector<const Course*>& courses) {
+    Box out;
+    for (const auto* c : courses) out.add(c->box);
+    return out;
   }
-  return out;
-}
+  std::vector<OuterContour> all_;
+  Buckets index_;
+};
 
 bool alike(const Course& a, const Course& b) {
   const auto near = [](double x, double y) { return std::abs(x - y) <= kOnEdge; };
@@ -92,20 +152,48 @@ bool alike(const Course& a, const Course& b) {
          std::abs(a.area - b.area) <= kOnEdge * a.length;
 }
 
-// The outline's area without the holes that are cut into it; one that is cut twice is still a hole.
-Region body_of(OuterContour& outline) {
-  std::vector<const Course*> rings;
-  for (const auto* c : outline.held) {
-    if (c->role != Role::cut || c->area <= 0 || alike(*c, *outline.course) || !outline.within().holds(c->points))
-      continue;
-    const bool again = std::any_of(rings.begin(), rings.end(), [&](const Course* r) { return alike(*r, *c); });
-    if (!again) rings.push_back(c);
+// An area, and where it is in the drawing.
+struct Body {
+  Shared<Region> shape;
+  Affine at;
+};
+
+// The areas of outlines without the holes that are cut into them; one that is cut twice is still a hole. Copies of a
+// pattern, holes and all, share theirs.
+class Bodies {
+ public:
+  Body of(OuterContour& outline) {
+    std::vector<const Course*> rings;
+    for (const auto* c : outline.held) {
+      if (c->role != Role::cut || c->area <= 0 || alike(*c, *outline.course) || !outline.holds(*c)) continue;
+      const bool again = std::any_of(rings.begin(), rings.end(), [&](const Course* r) { return alike(*r, *c); });
+      if (!again) rings.push_back(c);
+    }
+    const Course& own = *outline.course;
+    if (rings.empty()) return {own.form->region, own.map()};
+    Key key{{own.form.get(), 0, 0}};
+    for (const auto* c : rings) {
+      const Vec by = c->moved - own.moved;
+      key.emplace_back(c->form.get(), std::llround(by.x / kSame), std::llround(by.y / kSame));
+    }
+    const auto [known, fresh] = known_.try_emplace(std::move(key));
+    if (fresh) {
+      std::vector<Ring> holes;
+      for (const auto* c : rings) {
+        const Vec by = c->moved - own.moved;
+        const Region hole = transformed(*c->form->region, Affine::move(by.x, by.y));
+        holes.insert(holes.end(), hole.rings.begin(), hole.rings.end());
+      }
+      known->second = subtract(*own.form->region, region_of(holes, FillRule::evenodd));
+    }
+    return {known->second, own.map()};
   }
-  if (rings.empty()) return outline.course->region;
-  std::vector<Ring> holes;
-  for (const auto* c : rings) holes.insert(holes.end(), c->region.rings.begin(), c->region.rings.end());
-  return subtract(outline.course->region, region_of(holes, FillRule::evenodd));
-}
+
+ private:
+  static constexpr double kSame = 1e-6;  // mm
+  using Key = std::vector<std::tuple<const Form*, long long, long long>>;
+  std::map<Key, Shared<Region>> known_;
+};
 
 /// What touches, directly or through others. Of very many small boxes those in the same small square are taken as one.
 std::vector<std::vector<std::size_t>> clusters(const std::vector<Box>& boxes) {
@@ -166,26 +254,55 @@ class Sorter {
   }
 
   enum class Regions { none, of_closed };
+  static std::vector<std::shared_ptr<const Form>> forms_of(const Path& path, bool regions) {
+    std::vector<std::shared_ptr<const Form>> out;
+    for (const auto& contour : path.contours) {
+      Form form;
+      form.polyline = flatten(contour, kChord);
+      for (const Vec p : form.polyline.points) form.box.add(p);
+      form.length = length_of(form.polyline);
+      if (regions && form.polyline.closed) {
+        form.region = region_of({form.polyline.points}, FillRule::nonzero);
+        form.area = area_of(*form.region);
+      }
+      out.push_back(std::make_shared<const Form>(std::move(form)));
+    }
+    return out;
+  }
+
   std::vector<Course> courses(const std::string& stock, Regions regions = Regions::of_closed) const {
     std::vector<Course> out;
+    using Key = std::tuple<const Path*, double, double, double, double, bool>;
+    std::map<Key, std::vector<std::shared_ptr<const Form>>> shared;
     for (const auto& d : drawing_.pieces) {
       if (d->piece->helper || d->piece->stock != stock) continue;
+      std::map<const Path*, int> sharing;
+      for (const auto& line : d->piece->lines) ++sharing[&*line.path];
       for (std::size_t l = 0; l < d->piece->lines.size(); ++l) {
         const Line& line = d->piece->lines[l];
-        const Path path = transformed(*line.path, d->map);
-        for (std::size_t c = 0; c < path.contours.size(); ++c) {
-          Course course;
-          course.at = {d->piece->id, l, c};
-          course.role = line.role;
-          course.points = flatten(path.contours[c], kChord);
-          for (const Vec p : course.points.points) course.box.add(p);
-          course.length = length_of(course.points);
-          if (regions == Regions::of_closed && course.points.closed &&
-              (line.role == Role::cut || line.role == Role::guide)) {
-            course.region = region_of({course.points.points}, FillRule::nonzero);
-            course.area = area_of(course.region);
-          }
-          out.push_back(std::move(course));
+        const bool bounds = regions == Regions::of_closed && (line.role == Role::cut || line.role == Role::guide);
+        Affine map = d->map * line.at;
+        std::vector<std::shared_ptr<const Form>> forms;
+        Vec moved;
+        if (sharing[&*line.path] > 1) {
+          moved = {map.e, map.f};
+          map.e = map.f = 0;
+          const auto [known, fresh] = shared.try_emplace({&*line.path, map.a, map.b, map.c, map.d, bounds});
+          if (fresh) known->second = forms_of(transformed(*line.path, map), bounds);
+          forms = known->second;
+        } else {
+          forms = forms_of(transformed(*line.path, map), bounds);
+        }
+        for (std::size_t c = 0; c < forms.size(); ++c) {
+          const Form& form = *forms[c];
+          const Box& b = form.box;
+          out.push_back({{d->piece->id, l, c},
+                         line.role,
+                         forms[c],
+                         moved,
+                         {b.x0 + moved.x, b.y0 + moved.y, b.x1 + moved.x, b.y1 + moved.y},
+                         form.length,
+                         form.area});
         }
       }
     }
@@ -193,22 +310,20 @@ class Sorter {
   }
 
   // Puts each course into the outline that holds most of it; what none holds is returned.
-  static std::vector<const Course*> settle(std::vector<OuterContour>& outlines,
-                                           const std::vector<const Course*>& courses) {
+  static std::vector<const Course*> settle(Outlines& outlines, const std::vector<const Course*>& courses) {
     std::vector<const Course*> left;
     for (const auto* c : courses) {
-      OuterContour* holder = holder_of(outlines, *c).first;
+      OuterContour* holder = outlines.holder_of(*c).first;
       (holder ? holder->held : left).push_back(c);
     }
     return left;
   }
 
   // Guides go along with the outline that holds most of them; what none holds is returned.
-  static std::vector<const Course*> take_along(std::vector<OuterContour>& outlines,
-                                               const std::vector<const Course*>& guides) {
+  static std::vector<const Course*> take_along(Outlines& outlines, const std::vector<const Course*>& guides) {
     std::vector<const Course*> left;
     for (const auto* c : guides) {
-      OuterContour* holder = holder_of(outlines, *c).first;
+      OuterContour* holder = outlines.holder_of(*c).first;
       (holder ? holder->guides : left).push_back(c);
     }
     return left;
@@ -228,20 +343,21 @@ class Sorter {
       if (c.area > 0 && c.role == Role::guide) guides.push_back(&c);
       if (c.role == Role::guide) marks.push_back(&c);
     }
-    auto cut = outermost(closed_cuts);
+    Outlines cut(closed_cuts);
     auto left = settle(cut, run);
     marks = take_along(cut, marks);
+    Bodies bodies;
     for (auto& o : cut) {
-      add(stock, *o.course, o.held, body_of(o));
+      add(stock, *o.course, o.held, bodies.of(o));
       name_guides(o);
     }
     if (left.empty()) return;
-    auto blanks = outermost(guides);
+    Outlines blanks(guides);
     left = settle(blanks, left);
     take_along(blanks, marks);
     for (auto& o : blanks) {
       if (o.held.empty()) continue;
-      add(stock, *o.course, o.held, o.course->region);
+      add(stock, *o.course, o.held, {o.course->form->region, o.course->map()});
       name_guides(o);
     }
     for (std::size_t i = 0; i < left.size();) {  // those of a piece stand together
@@ -273,21 +389,22 @@ class Sorter {
     }
   }
 
-  void add(const std::string& stock, const Course& first, const std::vector<const Course*>& held, Region body) {
+  void add(const std::string& stock, const Course& first, const std::vector<const Course*>& held, Body body) {
     Part part;
     const Piece& piece = *find_drawn(drawing_, first.at.piece)->piece;
     part.key = {piece.id, piece.lines[first.at.line].id, first.at.contour};
     part.name = piece.name;
     part.stock = stock;
-    part.reach = bounds_of(body);
-    part.body = std::move(body);
+    part.shape = std::move(body.shape), part.at = body.at;
+    const Region area = part.body();
+    part.reach = bounds_of(area);
     part.first = first.at;
-    part.area_mm2 = area_of(part.body);
+    part.area_mm2 = area_of(area);
     for (const auto* c : held) {
       part.lines.push_back(c->at);
       part.reach.add(c->box);
     }
-    part.centre = part.body.empty() ? part.reach.centre() : centre_of(part.body);
+    part.centre = area.empty() ? part.reach.centre() : centre_of(area);
     parts_.push_back(std::move(part));
   }
 

@@ -22,7 +22,10 @@ struct Part {
   int number = 1;     ///< from 1, in the order of the drawing
   std::string name;   ///< the piece's; where several parts would be called the same, "Heron neck 2"
   std::string stock;  ///< stock id
-  Region body;  ///< mm in the drawing: what its outline encloses, without the holes; empty where it has no outline
+  /// What its outline encloses, without the holes, in coordinates of its own; empty where it has no outline. Copies of
+  /// a pattern share it.
+  Shared<Region> shape;
+  Affine at;                     ///< of the shape, to the drawing
   double area_mm2 = 0;           ///< of the body
   Vec centre;                    ///< the body's centre of area; without a body, the middle of its reach
   Box reach;                     ///< around the body and all its lines, however far these run over
@@ -30,7 +33,10 @@ struct Part {
   std::vector<PartLine> guides;  ///< that lie within it: they go along, and are neither worked nor counted
   bool unsure = false;           ///< its piece could not be taken apart
 
-  [[nodiscard]] Box bounds() const { return body.empty() ? reach : bounds_of(body); }
+  [[nodiscard]] bool has_body() const { return !shape->empty(); }
+  /// The shape, mm in the drawing.
+  [[nodiscard]] Region body() const { return at == Affine{} ? *shape : transformed(*shape, at); }
+  [[nodiscard]] Box bounds() const { return has_body() ? bounds_of(body()) : reach; }
 };
 
 /// Lines in no outline that lie within this many mm of each other stay together. Common practice, no published source.

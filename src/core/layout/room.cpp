@@ -27,14 +27,14 @@ Region as_planned(const Project& project, const Sheet& sheet, Region region) {
 }  // namespace
 
 Region packed_shape(const Drawing& drawing, const Part& part) {
-  Region shape = part.body.empty() ? region_of_box(part.reach.grown(kOver)) : part.body;
-  const Box body = bounds_of(part.body).grown(kOver);
-  if (!part.body.empty() && !body.contains(part.reach)) {
+  Region shape = part.has_body() ? part.body() : region_of_box(part.reach.grown(kOver));
+  const Box body = bounds_of(shape).grown(kOver);
+  if (part.has_body() && !body.contains(part.reach)) {
     // Of many lines, as of a fill, only those that leave the box around the body.
     std::vector<Polyline> lines;
     for (const auto& at : part.lines) {
       const DrawnPiece* piece = find_drawn(drawing, at.piece);
-      Polyline line = piece->mapped(piece->flat->lines[at.line].polylines[at.contour]);
+      Polyline line = piece->course(at.line, at.contour);
       const bool all = part.lines.size() <= kMostOver;
       if (all || !std::all_of(line.points.begin(), line.points.end(), [&](Vec q) { return body.contains(q); }))
         lines.push_back(std::move(line));
@@ -42,7 +42,7 @@ Region packed_shape(const Drawing& drawing, const Part& part) {
     if (lines.size() > kMostOver) {
       shape = unite({shape, region_of_box(part.reach)});
     } else {
-      shape = unite({shape, buffer(clip(lines, part.body, false), kOver, kOver)});
+      shape = unite({shape, buffer(clip(lines, part.body(), false), kOver, kOver)});
     }
   }
   return transformed(shape, frame_of(find_drawn(drawing, part.key.piece)->map).to_figure.inverse());
@@ -71,7 +71,7 @@ Room::Room(const Project& project, const Drawing& drawing, const Layout& layout,
     if (laid.sheet != sheet.id || std::find(lifted.begin(), lifted.end(), k) != lifted.end()) continue;
     const Part& part = layout.parts[laid.part];
     const Box reach = part.reach.grown(kOver);
-    Body body{k, {}, part.body.empty()};
+    Body body{k, {}, !part.has_body()};
     for (const Vec corner :
          {Vec{reach.x0, reach.y0}, Vec{reach.x1, reach.y0}, Vec{reach.x1, reach.y1}, Vec{reach.x0, reach.y1}})
       body.box.add(laid.map(corner));

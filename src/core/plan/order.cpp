@@ -2,47 +2,21 @@
 
 #include <algorithm>
 
+#include "core/geometry/buckets.hpp"
+
 namespace dotlane {
 namespace {
 
-/// Square cells over the bounds of the input, about one item to a cell.
-class Buckets {
- public:
-  Buckets(const Box& bounds, std::size_t items) : bounds_(bounds) {
-    const double side = std::sqrt(std::max(1.0, static_cast<double>(items)));
-    cell_ = std::max({bounds.width(), bounds.height(), 1e-6}) / side;
-    columns_ = static_cast<int>(bounds.width() / cell_) + 1;
-    rows_ = static_cast<int>(bounds.height() / cell_) + 1;
-    cells_.resize(static_cast<std::size_t>(columns_) * static_cast<std::size_t>(rows_));
-  }
-  [[nodiscard]] int column(double x) const {
-    return std::clamp(static_cast<int>((x - bounds_.x0) / cell_), 0, columns_ - 1);
-  }
-  [[nodiscard]] int row(double y) const { return std::clamp(static_cast<int>((y - bounds_.y0) / cell_), 0, rows_ - 1); }
-  [[nodiscard]] int columns() const { return columns_; }
-  [[nodiscard]] int rows() const { return rows_; }
-  [[nodiscard]] double cell() const { return cell_; }
-  std::vector<int>& at(int c, int r) {
-    return cells_[static_cast<std::size_t>(r) * static_cast<std::size_t>(columns_) + static_cast<std::size_t>(c)];
-  }
-
- private:
-  Box bounds_;
-  double cell_ = 1;
-  int columns_ = 1, rows_ = 1;
-  std::vector<std::vector<int>> cells_;
-};
-
-Box bounds_of(const Polyline& polyline) {
+Box bounds_of(const Course& course) {
   Box box;
-  for (const Vec p : polyline.points) box.add(p);
+  for (const Vec p : course.polyline->points) box.add(course.map(p));
   return box;
 }
 
-/// A place where a polyline can begin: either end of an open one, some of the nodes of a closed one.
+/// A place where a course can begin: either end of an open one, some of the nodes of a closed one.
 struct Entry {
   Vec at;
-  std::size_t polyline;
+  std::size_t course;
   std::size_t point;
 };
 
@@ -92,40 +66,47 @@ class NearestEntries {
 
 }  // namespace
 
-std::vector<int> containers_of(const std::vector<Polyline>& polylines) {
-  std::vector<int> parent(polylines.size(), -1);
+std::vector<Course> courses_of(const std::vector<Polyline>& polylines) {
+  std::vector<Course> out;
+  out.reserve(polylines.size());
+  for (const auto& polyline : polylines)
+    out.push_back({std::shared_ptr<const Polyline>(std::shared_ptr<const void>(), &polyline), {}});
+  return out;
+}
+
+std::vector<int> containers_of(const std::vector<Course>& courses) {
+  std::vector<int> parent(courses.size(), -1);
   std::vector<Box> boxes;
   std::vector<int> closed;
   Box all;
-  for (std::size_t i = 0; i < polylines.size(); ++i) {
-    boxes.push_back(bounds_of(polylines[i]));
+  for (std::size_t i = 0; i < courses.size(); ++i) {
+    boxes.push_back(bounds_of(courses[i]));
     all.add(boxes.back());
-    if (polylines[i].closed) closed.push_back(static_cast<int>(i));
+    if (courses[i].polyline->closed) closed.push_back(static_cast<int>(i));
   }
   if (closed.empty() || all.empty()) return parent;
-  std::vector<double> area(polylines.size());
-  for (const int i : closed)
-    area[static_cast<std::size_t>(i)] = std::abs(signed_area_of(polylines[static_cast<std::size_t>(i)]));
+  std::vector<double> area(courses.size());
+  for (const int i : closed) {
+    const Course& course = courses[static_cast<std::size_t>(i)];
+    area[static_cast<std::size_t>(i)] = std::abs(signed_area_of(*course.polyline) * course.map.determinant());
+  }
   std::sort(closed.begin(), closed.end(), [&](int a, int b) {
     const double x = area[static_cast<std::size_t>(a)], y = area[static_cast<std::size_t>(b)];
     return x != y ? x < y : a < b;
   });
   // Each cell lists the closed polylines whose box reaches it, smallest first.
-  Buckets buckets(all, polylines.size());
-  for (const int i : closed) {
-    const Box& b = boxes[static_cast<std::size_t>(i)];
-    for (int r = buckets.row(b.y0); r <= buckets.row(b.y1); ++r) {
-      for (int c = buckets.column(b.x0); c <= buckets.column(b.x1); ++c) buckets.at(c, r).push_back(i);
-    }
-  }
-  for (std::size_t i = 0; i < polylines.size(); ++i) {
-    if (polylines[i].points.empty()) continue;
-    const Vec p = polylines[i].points.front();
+  Buckets buckets(all, courses.size());
+  for (const int i : closed)
+    buckets.each(boxes[static_cast<std::size_t>(i)], [&](std::vector<int>& cell) { cell.push_back(i); });
+  for (std::size_t i = 0; i < courses.size(); ++i) {
+    const Polyline& polyline = *courses[i].polyline;
+    if (polyline.points.empty()) continue;
+    const Vec p = courses[i].map(polyline.points.front());
     for (const int j : buckets.at(buckets.column(p.x), buckets.row(p.y))) {
       const auto outer = static_cast<std::size_t>(j);
       if (outer == i || !boxes[outer].contains(boxes[i])) continue;
-      if (polylines[i].closed && (area[outer] < area[i] || (area[outer] == area[i] && outer < i))) continue;
-      if (encloses(polylines[outer], p)) {
+      if (polyline.closed && (area[outer] < area[i] || (area[outer] == area[i] && outer < i))) continue;
+      if (encloses(*courses[outer].polyline, courses[outer].map.inverse()(p))) {
         parent[i] = j;
         break;
       }
@@ -134,53 +115,54 @@ std::vector<int> containers_of(const std::vector<Polyline>& polylines) {
   return parent;
 }
 
-std::vector<OrderedStroke> order_strokes(const std::vector<Polyline>& polylines, Vec start, bool inner_first) {
+std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec start, bool inner_first) {
   constexpr std::size_t kEntriesOfClosed = 8;
-  std::vector<int> parent(polylines.size(), -1);
-  if (inner_first) parent = containers_of(polylines);
-  std::vector<int> waiting(polylines.size(), 0);
+  std::vector<int> parent(courses.size(), -1);
+  if (inner_first) parent = containers_of(courses);
+  std::vector<int> waiting(courses.size(), 0);
   for (const int p : parent) {
     if (p >= 0) ++waiting[static_cast<std::size_t>(p)];
   }
   std::vector<Entry> entries;
-  std::vector<std::pair<std::size_t, std::size_t>> range(polylines.size());
+  std::vector<std::pair<std::size_t, std::size_t>> range(courses.size());
   Box bounds;
   bounds.add(start);
-  for (std::size_t i = 0; i < polylines.size(); ++i) {
-    const auto& points = polylines[i].points;
+  for (std::size_t i = 0; i < courses.size(); ++i) {
+    const auto& points = courses[i].polyline->points;
     const std::size_t first = entries.size();
-    if (polylines[i].closed) {
+    const auto add = [&](std::size_t point) { entries.push_back({courses[i].map(points[point]), i, point}); };
+    if (courses[i].polyline->closed) {
       const std::size_t nodes = points.size() - 1, n = std::min(nodes, kEntriesOfClosed);
-      for (std::size_t k = 0; k < n; ++k) entries.push_back({points[k * nodes / n], i, k * nodes / n});
+      for (std::size_t k = 0; k < n; ++k) add(k * nodes / n);
     } else if (!points.empty()) {
-      entries.push_back({points.front(), i, 0});
-      if (points.size() > 1) entries.push_back({points.back(), i, points.size() - 1});
+      add(0);
+      if (points.size() > 1) add(points.size() - 1);
     }
     range[i] = {first, entries.size() - first};
   }
   for (const auto& e : entries) bounds.add(e.at);
   NearestEntries near(bounds, std::move(entries));
-  for (std::size_t i = 0; i < polylines.size(); ++i) {
+  for (std::size_t i = 0; i < courses.size(); ++i) {
     if (waiting[i] == 0) near.open(range[i].first, range[i].second);
   }
   std::vector<OrderedStroke> out;
-  out.reserve(polylines.size());
+  out.reserve(courses.size());
   for (Vec at = start;;) {
     const int found = near.nearest(at);
     if (found < 0) break;
     const Entry e = near.entry(found);
-    const auto& polyline = polylines[e.polyline];
-    OrderedStroke stroke{e.polyline, false, 0};
-    if (polyline.closed) {
+    const auto& [polyline, map] = courses[e.course];
+    OrderedStroke stroke{e.course, false, 0};
+    if (polyline->closed) {
       stroke.first_point = e.point;
       at = e.at;
     } else {
       stroke.reversed = e.point != 0;
-      at = stroke.reversed ? polyline.points.front() : polyline.points.back();
+      at = map(stroke.reversed ? polyline->points.front() : polyline->points.back());
     }
     out.push_back(stroke);
-    near.close(range[e.polyline].first, range[e.polyline].second);
-    const int p = parent[e.polyline];
+    near.close(range[e.course].first, range[e.course].second);
+    const int p = parent[e.course];
     if (p >= 0 && --waiting[static_cast<std::size_t>(p)] == 0) {
       const auto& freed = range[static_cast<std::size_t>(p)];
       near.open(freed.first, freed.second);
@@ -189,10 +171,10 @@ std::vector<OrderedStroke> order_strokes(const std::vector<Polyline>& polylines,
   return out;
 }
 
-std::vector<Vec> points_of(const Polyline& polyline, const OrderedStroke& stroke) {
-  std::vector<Vec> points = polyline.points;
+std::vector<Vec> points_of(const Course& course, const OrderedStroke& stroke) {
+  std::vector<Vec> points = transformed(*course.polyline, course.map).points;
   if (stroke.reversed) std::reverse(points.begin(), points.end());
-  if (polyline.closed && stroke.first_point > 0) {
+  if (course.polyline->closed && stroke.first_point > 0) {
     points.pop_back();
     std::rotate(points.begin(), points.begin() + static_cast<std::ptrdiff_t>(stroke.first_point), points.end());
     points.push_back(points.front());

@@ -29,14 +29,15 @@ struct Group {
 
 struct Batch {
   Pass pass;
-  /// Polylines that may run in any order, and those that wait for them: second passes of fills.
+  /// Courses that may run in any order, and those that wait for them: second passes of fills.
   struct Coat {
-    std::vector<Polyline> polylines;
+    std::vector<Course> courses;
     struct Origin {
       int piece;
       std::size_t line, laid;
     };
-    std::vector<Origin> origin;  // of each polyline
+    std::vector<Origin> origin;  // of each course
+    [[nodiscard]] bool empty() const { return courses.empty(); }
   };
   Coat first, second;
   Group group;
@@ -53,8 +54,8 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
     const double flip = placed.sheet.area.x0 + placed.sheet.area.x1;
     for (const auto& [piece, layer, laid] : placed.pieces) {
       for (std::size_t i = 0; i < piece->piece->lines.size(); ++i) {
-        const auto& polylines = piece->flat->lines[i].polylines;
-        if (polylines.empty()) continue;
+        const auto polylines = piece->flat->lines[i].polylines.handle();
+        if (polylines->empty()) continue;
         const Line& line = piece->piece->lines[i];
         const Tool* tool = find_tool(project, line.tool);
         if (!runs(line.role) || !tool) continue;
@@ -72,7 +73,7 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
         const std::vector<std::size_t>& copy_of = (*laid)[i];
         const auto now = [&](std::size_t c) { return copy_of[c] == npos || !layout.laid[copy_of[c]].not_now; };
         Batch& batch = batches[group];
-        if (batch.first.polylines.empty() && batch.second.polylines.empty()) {
+        if (batch.first.empty() && batch.second.empty()) {
           batch.group = group;
           Pass& p = batch.pass;
           p.load = placed.sheet.load, p.sheet = placed.sheet.id, p.role = line.role, p.tool = tool->id;
@@ -87,14 +88,11 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                   p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
         }
         if (std::find(left_out.begin(), left_out.end(), batch.pass.key) != left_out.end()) continue;
-        for (std::size_t c = 0; c < polylines.size(); ++c) {
+        const Affine onto_mat = (project.plan.mirrored ? Affine{-1, 0, 0, 1, flip, 0} : Affine{}) * piece->map_of(i);
+        for (std::size_t c = 0; c < polylines->size(); ++c) {
           if (!now(c)) continue;
-          Polyline on_mat = piece->mapped(polylines[c]);
-          if (project.plan.mirrored) {
-            for (auto& p : on_mat.points) p.x = flip - p.x;
-          }
           Batch::Coat& coat = line.coat == 2 ? batch.second : batch.first;
-          coat.polylines.push_back(std::move(on_mat));
+          coat.courses.push_back({std::shared_ptr<const Polyline>(polylines, &(*polylines)[c]), onto_mat});
           coat.origin.push_back({piece->piece->id, i, (*laid)[i][c]});
         }
       }
@@ -155,42 +153,79 @@ std::vector<HolderLoad> changes(const std::vector<std::string>& before, const st
   return out;
 }
 
+/// How long strokes are and take: what is moved and no more is worked out once.
+class Timing {
+ public:
+  explicit Timing(const MotionLimits& limits) : limits_(limits) {}
+  std::pair<double, double> of(const Stroke& stroke) {
+    const Affine& m = stroke.course.map;
+    const auto [known, fresh] =
+        known_.try_emplace({stroke.course.polyline.get(), m.a, m.b, m.c, m.d, stroke.reversed, stroke.first_point});
+    if (fresh) {
+      const Motion motion(stroke.points(), limits_);
+      known->second = {motion.length(), motion.seconds()};
+    }
+    return known->second;
+  }
+
+ private:
+  MotionLimits limits_;
+  std::map<std::tuple<const Polyline*, double, double, double, double, bool, std::size_t>, std::pair<double, double>>
+      known_;
+};
+
 void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& head) {
   const auto limits = pass_limits(machine, pass.speed_mm_s);
   const auto travel = travel_limits(machine);
   Vec at = head;
   for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
-    for (const auto& stroke : order_strokes(coat->polylines, at, pass.role == Role::cut)) {
-      const auto& polyline = coat->polylines[stroke.polyline];
-      const auto& [piece, line, laid] = coat->origin[stroke.polyline];
-      auto points = points_of(polyline, stroke);
-      if (pass.stroke_by_stroke) points = retraced(std::move(points), polyline.closed, pass.repeats);
-      at = points.back();
-      pass.strokes.push_back({std::move(points), polyline.closed, piece, line, laid});
+    for (const auto& [course, reversed, first_point] : order_strokes(coat->courses, at, pass.role == Role::cut)) {
+      const auto& [piece, line, laid] = coat->origin[course];
+      pass.strokes.push_back(
+          {coat->courses[course], reversed, first_point, pass.stroke_by_stroke ? pass.repeats : 1, piece, line, laid});
+      at = pass.strokes.back().end();
     }
   }
   pass.contours = static_cast<int>(pass.strokes.size());
   double length = 0;
   std::vector<double> down_s;
+  Timing timing(limits);
   for (const auto& stroke : pass.strokes) {
-    const Motion motion(stroke.points, limits);
-    length += motion.length();
-    down_s.push_back(machine.lower_s + motion.seconds() + machine.lift_s);
+    const auto [mm, seconds] = timing.of(stroke);
+    length += mm;
+    down_s.push_back(machine.lower_s + seconds + machine.lift_s);
   }
   pass.length_mm = length * pass.rounds();
   pass.lifts = pass.contours * pass.rounds();
   for (int r = 0; r < pass.rounds(); ++r) {
     for (std::size_t i = 0; i < pass.strokes.size(); ++i) {
-      const auto& points = pass.strokes[i].points;
-      pass.travel_mm += distance(head, points.front());
-      pass.seconds += motion_seconds({head, points.front()}, travel) + down_s[i];
+      const Vec start = pass.strokes[i].start();
+      pass.travel_mm += distance(head, start);
+      pass.seconds += motion_seconds({head, start}, travel) + down_s[i];
       pass.stroke_end_s.push_back(pass.seconds);
-      head = points.back();
+      head = pass.strokes[i].end();
     }
   }
 }
 
 }  // namespace
+
+std::vector<Vec> Stroke::points() const {
+  auto once = points_of(course, {0, reversed, first_point});
+  return times > 1 ? retraced(std::move(once), closed(), times) : once;
+}
+
+Vec Stroke::start() const {
+  const auto& points = course.polyline->points;
+  return course.map(reversed ? points.back() : points[first_point]);
+}
+
+Vec Stroke::end() const {
+  const auto& points = course.polyline->points;
+  if (closed()) return start();
+  const bool back = times % 2 == 0;
+  return course.map(reversed == back ? points.back() : points.front());
+}
 
 double Plan::running_seconds() const {
   double total = 0;
@@ -231,7 +266,7 @@ Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
     const std::size_t n = pass.strokes.size();
     if (n == 0) continue;
     if (seconds >= pass.start_s + pass.seconds) {
-      now.head = pass.strokes.back().points.back();
+      now.head = pass.strokes.back().end();
       continue;
     }
     const double t = seconds - pass.start_s;
@@ -239,9 +274,9 @@ Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
     const auto at = static_cast<std::size_t>(std::upper_bound(ends.begin(), ends.end(), t) - ends.begin());
     now.repeat = static_cast<int>(at / n);
     now.stroke = at % n;
-    if (at > 0) now.head = pass.strokes[(at - 1) % n].points.back();
+    if (at > 0) now.head = pass.strokes[(at - 1) % n].end();
     const double into = t - (at > 0 ? ends[at - 1] : 0);
-    const auto& points = pass.strokes[now.stroke].points;
+    const std::vector<Vec> points = pass.strokes[now.stroke].points();
     const Motion way({now.head, points.front()}, travel_limits(machine));
     if (into < way.seconds()) {
       now.head = way.position_at(into);
@@ -270,7 +305,7 @@ Plan make_plan(const Project& project, const Layout& layout) {
   plan.mirrored = project.plan.mirrored;
   std::vector<Batch> batches;
   for (auto& batch : collect(project, layout)) {
-    if (batch.first.polylines.empty() && batch.second.polylines.empty()) {
+    if (batch.first.empty() && batch.second.empty()) {
       plan.not_now.push_back(std::move(batch.pass));
     } else {
       batches.push_back(std::move(batch));

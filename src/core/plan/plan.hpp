@@ -6,16 +6,25 @@
 
 #include "core/layout/layout.hpp"
 #include "core/plan/motion.hpp"
+#include "core/plan/order.hpp"
 
 namespace dotlane {
 
-/// One lowering of the tool. Points are mm on the mat, mirrored already when the plan is.
+/// One lowering of the tool.
 struct Stroke {
-  std::vector<Vec> points;
-  bool closed = false;
-  int piece = 0;         ///< piece id
-  std::size_t line = 0;  ///< index of the line in its piece
-  std::size_t laid = 0;  ///< index in Layout::laid: which copy of which part it works
+  Course course;                ///< onto the mat, mirrored already when the plan is
+  bool reversed = false;        ///< open courses: from the last point to the first
+  std::size_t first_point = 0;  ///< closed ones start here
+  int times = 1;                ///< without lifting: round and round, or to and fro
+  int piece = 0;                ///< piece id
+  std::size_t line = 0;         ///< index of the line in its piece
+  std::size_t laid = 0;         ///< index in Layout::laid: which copy of which part it works
+
+  [[nodiscard]] bool closed() const { return course.polyline->closed; }
+  /// What the tool runs through, mm on the mat; and where it goes down and up.
+  [[nodiscard]] std::vector<Vec> points() const;
+  [[nodiscard]] Vec start() const;
+  [[nodiscard]] Vec end() const;
 };
 
 /// One tool over one sheet in one role.
@@ -30,7 +39,7 @@ struct Pass {
   int holder = 1;
   bool pause_before = false;
   int repeats = 1;                ///< times the tool goes over every stroke, in register
-  bool stroke_by_stroke = false;  ///< the repeats are in the strokes' points already, to and fro or round and round
+  bool stroke_by_stroke = false;  ///< the repeats are in the strokes already, to and fro or round and round
   /// Times the strokes are run through from the first to the last.
   [[nodiscard]] int rounds() const { return stroke_by_stroke ? 1 : repeats; }
   double force_gf = 0, speed_mm_s = 0, depth = 0;

@@ -24,9 +24,10 @@ RunCost run_cost(const std::vector<std::vector<Polyline>>& coats, const Machine&
   };
   std::vector<Run> runs;
   for (const auto& coat : coats) {
-    for (const auto& stroke : order_strokes(coat, head, false)) {
-      auto points = points_of(coat[stroke.polyline], stroke);
-      if (way.stroke_by_stroke) points = retraced(std::move(points), coat[stroke.polyline].closed, way.repeats);
+    const auto courses = courses_of(coat);
+    for (const auto& stroke : order_strokes(courses, head, false)) {
+      auto points = points_of(courses[stroke.course], stroke);
+      if (way.stroke_by_stroke) points = retraced(std::move(points), coat[stroke.course].closed, way.repeats);
       for (std::size_t k = 1; k < points.size(); ++k) out.length_mm += distance(points[k - 1], points[k]);
       runs.push_back(
           {points.front(), points.back(), machine.lower_s + motion_seconds(points, limits) + machine.lift_s});

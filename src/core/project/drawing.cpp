@@ -15,8 +15,9 @@ Box mapped_bounds(const FlatLine& line, const Affine& map) {
     out.add(map({line.bounds.x0, line.bounds.y0}));
     out.add(map({line.bounds.x1, line.bounds.y1}));
   } else {
-    for (const auto& polyline : line.polylines) {
-      for (const Vec p : polyline.points) out.add(map(p));
+    const Affine all = map * line.at;
+    for (const auto& polyline : *line.polylines) {
+      for (const Vec p : polyline.points) out.add(all(p));
     }
   }
   return out;
@@ -35,12 +36,8 @@ std::vector<LineRef> lines_where(const Drawing& drawing, Match match) {
 
 }  // namespace
 
-Polyline DrawnPiece::mapped(const Polyline& polyline) const {
-  Polyline out;
-  out.closed = polyline.closed;
-  out.points.reserve(polyline.points.size());
-  for (const Vec p : polyline.points) out.points.push_back(map(p));
-  return out;
+Polyline DrawnPiece::course(std::size_t line, std::size_t contour) const {
+  return transformed((*flat->lines[line].polylines)[contour], map_of(line));
 }
 
 Box Drawing::bounds() const {
@@ -81,8 +78,8 @@ std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach) {
     if (!piece->bounds.grown(reach).contains(at)) continue;
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       if (!piece->line_bounds[i].grown(nearest).contains(at)) continue;
-      for (const auto& polyline : piece->flat->lines[i].polylines) {
-        const double d = distance_to(piece->mapped(polyline), at);
+      for (std::size_t c = 0; c < piece->flat->lines[i].polylines->size(); ++c) {
+        const double d = distance_to(piece->course(i, c), at);
         if (d < nearest) {
           nearest = d;
           best = LineRef{piece->piece->id, piece->piece->lines[i].id};

@@ -11,10 +11,11 @@
 
 namespace dotlane {
 
-/// A line's contours as polylines, in piece coordinates, within the tolerance they were made for.
+/// A line's contours as polylines within the tolerance they were made for. Copies of a pattern share them.
 struct FlatLine {
-  std::vector<Polyline> polylines;
-  Box bounds;
+  Shared<std::vector<Polyline>> polylines;  ///< in the path's coordinates
+  Affine at;                                ///< to the piece's
+  Box bounds;                               ///< in the piece's
 };
 
 struct FlatPiece {
@@ -51,7 +52,10 @@ struct DrawnPiece {
   Box bounds;                    ///< mm where `map` puts it
   std::vector<Box> line_bounds;  ///< the same, one for each line
 
-  [[nodiscard]] Polyline mapped(const Polyline& polyline) const;
+  /// What puts the polylines of a line where `map` puts the piece.
+  [[nodiscard]] Affine map_of(std::size_t line) const { return map * flat->lines[line].at; }
+  /// The contour of the line where `map` puts it.
+  [[nodiscard]] Polyline course(std::size_t line, std::size_t contour) const;
 };
 
 /// Works the bounds out from the lines and the map.

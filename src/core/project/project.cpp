@@ -32,6 +32,9 @@ std::optional<ToolKind> tool_kind_from(std::string_view text) {
   }
   return std::nullopt;
 }
+
+Path placed_path(const Line& line) { return line.at == Affine{} ? *line.path : transformed(*line.path, line.at); }
+
 namespace {
 
 template <class Range, class Match>

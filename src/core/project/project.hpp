@@ -25,6 +25,7 @@ struct Line {
   std::string id;     ///< unique in its piece
   std::string layer;  ///< the label of the group it came in
   Shared<Path> path;
+  Affine at;            ///< the path's coordinates to the piece's: copies of a pattern share their path. Never stored.
   Color color;          ///< the stroke's, else the fill's
   bool filled = false;  ///< the artwork fills it
   bool dashed = false;  ///< the artwork dashes it
@@ -37,6 +38,9 @@ struct Line {
   Unknown unknown;
   friend bool operator==(const Line&, const Line&) = default;
 };
+
+/// The line's path in the coordinates of its piece.
+[[nodiscard]] Path placed_path(const Line& line);
 
 /// Where a physical size came from.
 enum class UnitSource { stated, assumed };

@@ -19,17 +19,61 @@ namespace {
 constexpr std::size_t kAtOnce = 1500;  // nodes times steps that are worked out without asking for time
 constexpr double kFirstLook = 4000;    // strokes of a fill that are shown without asking for time
 
-FlatPiece flatten_piece(const Piece& piece, double tolerance) {
+Box mapped_box(const Box& box, const Affine& map) {
+  Box out;
+  if (box.empty()) return out;
+  for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x0, box.y1}, Vec{box.x1, box.y1}})
+    out.add(map(p));
+  return out;
+}
+
+/// A path as polylines, with what follows from them.
+struct Flattened {
+  Shared<std::vector<Polyline>> polylines;
+  Box bounds;
+  std::size_t segments = 0;
+};
+
+Flattened flattened(const Path& path, double tolerance) {
+  Flattened out;
+  std::vector<Polyline> polylines;
+  for (const auto& contour : path.contours) {
+    polylines.push_back(flatten(contour, tolerance));
+    for (const Vec p : polylines.back().points) out.bounds.add(p);
+    out.segments += std::max<std::size_t>(polylines.back().points.size(), 2) - 1;  // a touch is one, too
+  }
+  out.polylines = std::move(polylines);
+  return out;
+}
+
+/// The bounds of what the map makes of it.
+Box mapped_bounds(const Flattened& flat, const Affine& map) {
+  if (map == Affine{}) return flat.bounds;
+  if ((map.b == 0 && map.c == 0) || (map.a == 0 && map.d == 0)) return mapped_box(flat.bounds, map);
+  Box out;
+  for (const auto& polyline : *flat.polylines) {
+    for (const Vec p : polyline.points) out.add(map(p));
+  }
+  return out;
+}
+
+/// The tolerance steps by powers of two, so that resizing seldom flattens anew.
+double tolerance_for(const Affine& map) {
+  return kFlatness / std::exp2(std::ceil(std::log2(std::max(map.max_stretch(), 1e-9))));
+}
+
+/// Each path once, however many lines share it.
+FlatPiece flatten_piece(const Piece& piece, const Affine& map) {
   FlatPiece out;
   out.lines.reserve(piece.lines.size());
+  std::map<std::pair<const Path*, double>, Flattened> made;
   for (const auto& line : piece.lines) {
-    auto& flat = out.lines.emplace_back();
-    for (const auto& contour : line.path->contours) {
-      flat.polylines.push_back(flatten(contour, tolerance));
-      for (const Vec p : flat.polylines.back().points) flat.bounds.add(p);
-      out.segments += std::max<std::size_t>(flat.polylines.back().points.size(), 2) - 1;  // a touch is one, too
-    }
-    out.bounds.add(flat.bounds);
+    const double tolerance = tolerance_for(map * line.at);
+    const auto [known, fresh] = made.try_emplace({&*line.path, tolerance});
+    if (fresh) known->second = flattened(*line.path, tolerance);
+    out.lines.push_back({known->second.polylines, line.at, mapped_bounds(known->second, line.at)});
+    out.segments += known->second.segments;
+    out.bounds.add(out.lines.back().bounds);
   }
   return out;
 }
@@ -38,14 +82,6 @@ std::size_t nodes_in(const std::vector<Line>& lines) {
   std::size_t n = 0;
   for (const auto& line : lines) n += segment_count(*line.path);
   return n;
-}
-
-Box mapped_box(const Box& box, const Affine& map) {
-  Box out;
-  if (box.empty()) return out;
-  for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x0, box.y1}, Vec{box.x1, box.y1}})
-    out.add(map(p));
-  return out;
 }
 
 /// Made lines get their roles as soon as they are there: the next step asks for them.
@@ -202,19 +238,17 @@ class Evaluation {
 
  private:
   std::shared_ptr<const FlatPiece> flat_of(const Piece& piece, const Affine& map) {
-    // The tolerance steps by powers of two, so that resizing seldom flattens anew.
-    const double stretch = std::max(map.max_stretch(), 1e-9);
-    const double tolerance = kFlatness / std::exp2(std::ceil(std::log2(stretch)));
-    std::vector<std::shared_ptr<const Path>> paths;
+    const double tolerance = tolerance_for(map);
+    std::vector<std::pair<std::shared_ptr<const Path>, Affine>> paths;
     paths.reserve(piece.lines.size());
-    for (const auto& line : piece.lines) paths.push_back(line.path.handle());
+    for (const auto& line : piece.lines) paths.emplace_back(line.path.handle(), line.at);
     {
       const std::lock_guard lock(cache_.mutex_);
       const auto made = cache_.flat_.find(piece.id);
       if (made != cache_.flat_.end() && made->second.tolerance == tolerance && made->second.paths == paths)
         return made->second.flat;
     }
-    auto flat = std::make_shared<const FlatPiece>(flatten_piece(piece, tolerance));
+    auto flat = std::make_shared<const FlatPiece>(flatten_piece(piece, map));
     const std::lock_guard lock(cache_.mutex_);
     cache_.flat_[piece.id] = {std::move(paths), tolerance, flat};
     return flat;
@@ -341,7 +375,7 @@ class Evaluation {
         recipe->after.push_back(before->after[at]);
       } else {
         if (effort_ == Effort::at_once) {
-          std::size_t nodes = nodes_in(*lines);
+          std::size_t nodes = only_places(step.kind) ? lines->size() : nodes_in(*lines);
           for (const auto& input : after.inputs) nodes += nodes_in(input.shaped->lines);
           spent_ += nodes;
           if (spent_ > kAtOnce) return leave(piece, before);
@@ -413,7 +447,7 @@ class Evaluation {
 
   static std::vector<Line> start_lines(const Piece& piece, const Affine& shape, Sayings& trouble) {
     std::vector<Line> lines = piece.source.kind.empty() ? piece.lines : source_lines(piece.source, trouble);
-    return shape == Affine{} ? lines : mapped(std::move(lines), shape);
+    return shape == Affine{} ? lines : with_single_placed(mapped(std::move(lines), shape));
   }
 
   std::vector<Input> inputs_for(const Piece& piece, const Step& step, const Frame& frame) {

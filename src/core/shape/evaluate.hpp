@@ -50,7 +50,7 @@ class DrawingCache {
     std::shared_ptr<const DrawnPiece> drawn;
   };
   struct FlatEntry {
-    std::vector<std::shared_ptr<const Path>> paths;  // the key: the very paths it was made of
+    std::vector<std::pair<std::shared_ptr<const Path>, Affine>> paths;  // the key: the very paths it was made of
     double tolerance = 0;
     std::shared_ptr<const FlatPiece> flat;
   };

@@ -36,7 +36,12 @@ namespace dotlane {
 [[nodiscard]] std::string made_id(const std::string& origin, int step, int number = 0);
 
 [[nodiscard]] Box bounds_of(const std::vector<Line>& lines);
+/// The lines elsewhere; their paths stay as they are.
 [[nodiscard]] std::vector<Line> mapped(std::vector<Line> lines, const Affine& map);
+/// Every line with its path where it stands: for steps that work on shapes. Copies of a pattern share none then.
+[[nodiscard]] std::vector<Line> placed(std::vector<Line> lines);
+/// The same for lines that share their path with no other.
+[[nodiscard]] std::vector<Line> with_single_placed(std::vector<Line> lines);
 
 /// One function for each kind of step; see kinds.hpp for what they take.
 struct StepCall {

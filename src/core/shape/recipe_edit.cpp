@@ -8,6 +8,7 @@
 #include "core/project/ids.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/lettering.hpp"
+#include "core/shape/line_set.hpp"
 #include "core/shape/source.hpp"
 
 namespace dotlane {
@@ -56,8 +57,7 @@ Project put_on_top(Project project, Piece piece, int* id) {
   piece.stock = project.sheets.empty() ? "cover-65" : project.sheets.front().stock;
   if (!find_stock(project, piece.stock)) piece.stock = project.stocks.empty() ? "" : project.stocks.front().id;
   const auto lines = made_by(piece.source);
-  Box box;
-  for (const auto& line : lines) box.add(bounds_of(*line.path));
+  const Box box = bounds_of(lines);
   if (!box.empty()) {
     const Vec by = project.machine.usable_area().centre() - box.centre();
     piece.placement = Affine::move(by.x, by.y);
@@ -217,7 +217,7 @@ Project pick_contour(Project project, const Drawing& drawing, int id, Vec at, bo
     if (go_on && drawn->outcomes.size() > 1) {
       box = drawn->outcomes[drawn->outcomes.size() - 2].bounds;
     } else {
-      for (const auto& line : drawn->piece->lines) box.add(bounds_of(*line.path));
+      box = bounds_of(drawn->piece->lines);
     }
     const Vec local = drawn->map.inverse()(at);
     if (box.width() <= 0 || box.height() <= 0) return;

@@ -2,6 +2,8 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
+#include <unordered_map>
 
 #include "core/geometry/measure.hpp"
 #include "core/shape/line_set.hpp"
@@ -79,12 +81,43 @@ std::string made_id(const std::string& origin, int step, int number) {
 
 Box bounds_of(const std::vector<Line>& lines) {
   Box box;
-  for (const auto& line : lines) box.add(bounds_of(*line.path));
+  std::unordered_map<const Path*, Box> known;
+  for (const auto& line : lines) {
+    if (line.at.b != 0 || line.at.c != 0) {
+      box.add(bounds_of(placed_path(line)));
+      continue;
+    }
+    const auto [own, fresh] = known.try_emplace(&*line.path);
+    if (fresh) own->second = bounds_of(*line.path);
+    if (own->second.empty()) continue;
+    box.add(line.at({own->second.x0, own->second.y0}));
+    box.add(line.at({own->second.x1, own->second.y1}));
+  }
   return box;
 }
 
 std::vector<Line> mapped(std::vector<Line> lines, const Affine& map) {
-  for (auto& line : lines) line.path = transformed(*line.path, map);
+  for (auto& line : lines) line.at = map * line.at;
+  return lines;
+}
+
+std::vector<Line> placed(std::vector<Line> lines) {
+  for (auto& line : lines) {
+    if (line.at == Affine{}) continue;
+    line.path = placed_path(line);
+    line.at = {};
+  }
+  return lines;
+}
+
+std::vector<Line> with_single_placed(std::vector<Line> lines) {
+  std::unordered_map<const Path*, std::size_t> sharing;
+  for (const auto& line : lines) ++sharing[&*line.path];
+  for (auto& line : lines) {
+    if (line.at == Affine{} || sharing[&*line.path] > 1) continue;
+    line.path = placed_path(line);
+    line.at = {};
+  }
   return lines;
 }
 
@@ -129,7 +162,7 @@ Region nested(std::vector<Region> regions) {
 Region material_of(const std::vector<Line>& lines) {
   std::vector<Region> shapes;
   for (const std::size_t i : shapes_meant("", lines)) {
-    if (lines[i].role != Role::guide) shapes.push_back(region_of(*lines[i].path));
+    if (lines[i].role != Role::guide) shapes.push_back(region_of(placed_path(lines[i])));
   }
   return nested(std::move(shapes));
 }
@@ -138,17 +171,25 @@ void measure(const std::vector<Line>& lines, StepOutcome& outcome) {
   outcome.bounds = bounds_of(lines);
   outcome.nodes = outcome.contours = 0;
   outcome.area_mm2 = 0;
+  std::unordered_map<const Path*, double> areas;
   for (const auto& line : lines) {
     outcome.nodes += segment_count(*line.path);
     outcome.contours += line.path->contours.size();
     if (line.role != Role::cut && line.role != Role::print) continue;
     // Contours that steps leave are clean, so signed areas add up; in raw artwork the figure is only near.
-    double area = 0;
-    for (const auto& c : line.path->contours) {
-      if (c.closed) area += signed_area_of(flatten(c, kRefit));
+    const auto [area, fresh] = areas.try_emplace(&*line.path, 0);
+    if (fresh) {
+      for (const auto& c : line.path->contours) {
+        if (c.closed) area->second += signed_area_of(flatten(c, kRefit));
+      }
     }
-    outcome.area_mm2 += std::abs(area);
+    outcome.area_mm2 += std::abs(area->second * line.at.determinant());
   }
+}
+
+bool only_places(const std::string& kind) {
+  static const std::set<std::string> kinds{"mirror", "rotate", "skew", "scale", "repeat", "leave-out"};
+  return kinds.contains(kind);
 }
 
 std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInputs& inputs, StepOutcome& outcome) {
@@ -185,7 +226,8 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
     outcome.trouble = {{"step-unknown", {{"step", step.kind}}}};
   } else {
     const Reading take(*spec, step.values);
-    lines = found->second(std::move(lines), {step, take, inputs, outcome});
+    if (!only_places(step.kind)) lines = placed(std::move(lines));
+    lines = with_single_placed(found->second(std::move(lines), {step, take, inputs, outcome}));
     std::erase_if(lines, [](const Line& l) { return l.path->contours.empty(); });
   }
   measure(lines, outcome);

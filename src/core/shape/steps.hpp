@@ -25,6 +25,9 @@ struct StepInputs {
 [[nodiscard]] std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInputs& inputs,
                                       StepOutcome& outcome);
 
+/// Whether a step of this kind only says where lines stand, whatever these look like.
+[[nodiscard]] bool only_places(const std::string& kind);
+
 /// The card or fabric that the cut lines of a piece leave: shapes inside shapes are holes, shapes that overlap are one.
 /// Where nothing is cut, all closed lines count.
 [[nodiscard]] Region material_of(const std::vector<Line>& lines);
