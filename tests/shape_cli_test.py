@@ -97,6 +97,39 @@ with tempfile.TemporaryDirectory() as folder:
     check("the sheet is one piece", sheet.geom_type == "Polygon")
     check("one for each", len(report("shape", "bridge", nest, "--per-island", "1", "-o", out)["bridges"]) == 2)
 
+    # Repeats: any two of number, distance and room give the third; the gap is that between the shapes, says shapely.
+    def motif(name, d):
+        path = folder / name
+        path.write_text(f'<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40" fill="none" stroke="#222"><path id="m" d="{d}"/></svg>')
+        return path
+    def shapes_in(svg):
+        scale = 25.4 / 96
+        out = []
+        for element in SVG.parse(str(svg), ppi=96).elements():
+            if isinstance(element, Shape):
+                path = SvgPath(element)
+                points = [path.first_point] + [s.point(i / 40) for s in path if type(s).__name__ != "Move" for i in range(1, 41)]
+                out.append(Polygon([(p.x * scale, p.y * scale) for p in points]).buffer(0))
+        return out
+    square = motif("square.svg", "M5 5 h15 v15 h-15 Z")
+    said = report("shape", "repeat", square, "--across", "16", "--fill", "12x1in", "--edge", "wrap", "-o", out)
+    near("16 of 15 mm across 12 in (common practice, no published source)", said["pitch_mm"], 304.8 / 16)
+    said = report("shape", "repeat", square, "--pitch", "19.05mm", "--fill", "12x1in", "-o", out)
+    check(f"as many by the distance: {said['count']}", said["count"] == 16 and abs(said["left_over_mm"][0] - 4.05) < 1e-3)
+    check("the room is the page", all(abs(b.bounds[0] - 2.025 - 19.05 * i) < 1e-3 for i, b in enumerate(shapes_in(out))))
+    said = report("shape", "repeat", square, "--across", "5", "--pitch", "18mm", "-o", out)
+    check("number and distance", said["count"] == 5 and abs(said["size_mm"][0] - 87) < 1e-3)
+    gull = motif("gull.svg", "M10 20 C12 14 17 13 20 18 C23 13 28 14 30 20 C27 17 23 18 20 22 C17 18 13 17 10 20 Z")
+    for words in (("--way", "row", "--across", "4"), ("--way", "brick", "--fill", "90x60mm"), ("--way", "hex", "--fill", "90x70mm"),
+                  ("--way", "grid", "--fill", "80x60mm", "--each", "p4"), ("--way", "around", "--across", "9")):
+        said = report("shape", "repeat", gull, *words, "--gap", "1.5mm", "-o", out)
+        there = shapes_in(out)
+        least = min(a.distance(b) for i, a in enumerate(there) for b in there[:i])
+        check(f"{words}: {least} between {len(there)}", len(there) == said["count"] and abs(least - 1.5) < 0.01 and abs(said["between_mm"] - least) < 0.01)
+    ring = motif("ring.svg", "M0 20 H60")
+    said = report("shape", "repeat", square, "--way", "path", "--with", ring, "--pitch", "16mm", "--fill", "1mm", "-o", out)
+    check(f"along a path: {said['count']}", said["count"] == 4)
+
     # Ready shapes.
     for word, size in (("card", (210, 148)), ("label", (90, 50)), ("badge", (49, 49)), ("tag", (50, 90)), ("ring", (60, 60))):
         said = report("shape", word, "-o", out)
@@ -143,6 +176,8 @@ with tempfile.TemporaryDirectory() as folder:
         (("trace", text), "text.png"),
         (("trace", folder / "missing.png"), "missing.png"),
         (("badge", "--size", "41"), "--size"),
+        (("repeat", two, "--across", "0"), "--across"),
+        (("repeat", two, "--fill", "wide"), "--fill wants"),
     ):
         done = run("shape", *words, "-o", nothing, expect=2)
         check(f"{words} says {says!r}: {done.stderr!r}", says in done.stderr and len(done.stderr.strip().splitlines()) <= 2)

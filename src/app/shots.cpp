@@ -98,6 +98,16 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     shoot("together");
     window.session().select({{longest->id, ""}});
   }
+  for (const auto& piece : window.session().project().pieces) {
+    const auto repeat =
+        std::find_if(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.kind == "repeat"; });
+    const DrawnPiece* drawn = find_drawn(window.session().drawing(), piece->id);
+    if (repeat == piece->steps.end() || !drawn || drawn->piece->lines.size() < 100) continue;
+    window.session().select({{piece->id, ""}});
+    window.openStep(repeat->id);
+    shoot("repeat");
+    break;
+  }
   if (trims) {
     window.bench().setStacked(true);
     shoot("stacked");

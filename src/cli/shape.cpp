@@ -12,6 +12,7 @@
 #include "core/project/kinds.hpp"
 #include "core/project/presets.hpp"
 #include "core/shape/bridges.hpp"
+#include "core/shape/copies.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/trace.hpp"
 #include "core/text_scan.hpp"
@@ -125,6 +126,59 @@ Values take_values(Options& o, const KindSpec& spec) {
 
 namespace {
 
+/// The short way of saying how copies are set: any two of --across, of --pitch or --gap, and of --fill WxH.
+void take_repeat(Options& o, Values& values) {
+  const auto across = o.value("--across"), fill = o.value("--fill");
+  const bool pitch = values.contains("pitch"), gap = values.contains("gap");
+  if (across) {
+    const auto n = to_number(*across);
+    if (!n || *n < 1 || *n > 200 || *n != std::floor(*n)) refuse("--across wants a whole number from 1 to 200");
+    values["count"] = *n;
+  }
+  if (fill) {
+    const auto x = fill->find('x');
+    std::string wide = fill->substr(0, x);
+    const std::string high = x == std::string::npos ? wide : fill->substr(x + 1);
+    if (to_number(wide)) wide += high.substr(std::min(high.size(), high.find_last_of("0123456789") + 1));
+    const auto w = length_mm_from(wide), h = length_mm_from(high);
+    if (!w || !h || *w <= 0 || *h <= 0 || *w > 5000 || *h > 5000)
+      refuse("--fill wants a width and a height such as 300x200mm or 12x12in, not \"" + *fill + "\"");
+    values["wide"] = *w, values["high"] = *h;
+  }
+  const auto way = values.find("way");
+  if (way != values.end() && way->second == Value(std::string("around"))) {
+    if (!values.contains("ring") && gap) values["ring"] = std::string(values.contains("count") ? "shapes" : "fill");
+  } else if (!values.contains("by") && (across || fill)) {
+    values["by"] = std::string(fill    ? (pitch                              ? "fill-pitch"
+                                          : values.contains("count") && !gap ? "count-room"
+                                                                             : "fill-shapes")
+                               : pitch ? "count-pitch"
+                               : gap   ? "count-shapes"
+                                       : "count-gap");
+  }
+}
+
+/// A drawing that was repeated stands on a page of its own: the room that was filled, or what it takes up.
+Box move_to_page(Project& project, const std::vector<int>& pieces, const Box& page) {
+  DrawingCache cache;
+  const Drawing drawing = evaluate(project, cache);
+  Box box;
+  for (const int id : pieces) {
+    const DrawnPiece* drawn = find_drawn(drawing, id);
+    const auto& repeated = drawn->outcomes.back().repeated;
+    if (!repeated) return page;
+    const Box& room = repeated->room;
+    if (room.empty()) {
+      box.add(tight_bounds(*drawn));
+    } else {
+      for (const Vec p : {Vec{room.x0, room.y0}, Vec{room.x1, room.y1}}) box.add(drawn->map(p));
+    }
+  }
+  if (box.empty()) return page;
+  project = move_pieces(std::move(project), pieces, {-box.x0, -box.y0});
+  return Box::of(0, 0, box.width(), box.height());
+}
+
 /// Adds the drawing as a piece below everything else and returns its id.
 int add_input(Project& project, const std::string& file, double per_inch) {
   const Input other = load(file, per_inch);
@@ -149,6 +203,7 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
   std::size_t islands = 0;
   double thinnest = 0;
   bool bridged = false;
+  Json repeated;
   const auto round4 = [](double v) { return std::round(v * 1e4) / 1e4; };
   for (const auto& drawn : drawing.pieces) {
     if (std::find(pieces.begin(), pieces.end(), drawn->piece->id) == pieces.end()) continue;
@@ -176,6 +231,16 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
           thinnest = thinnest > 0 ? std::min(thinnest, b.width_mm) : b.width_mm;
         }
       }
+      if (const auto& r = outcome.repeated) {
+        repeated = {{"count", r->count},
+                    {"columns", r->columns},
+                    {"rows", r->rows},
+                    {"pitch_mm", round4(r->pitch_mm)},
+                    {"pitch_down_mm", round4(r->pitch_down_mm)},
+                    {"left_over_mm", {round4(r->left_over.x), round4(r->left_over.y)}}};
+        if (r->radius_mm > 0) repeated["radius_mm"] = round4(r->radius_mm);
+        if (r->between_mm) repeated["between_mm"] = round4(*r->between_mm);
+      }
       if (!outcome.trouble.empty()) trouble.push_back(sentence(outcome.trouble));
     }
   }
@@ -193,6 +258,7 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
     out["bridges"] = bridges;
     out["thinnest_mm"] = round4(thinnest);
   }
+  if (!repeated.is_null()) out.update(repeated);
   return out;
 }
 
@@ -250,6 +316,8 @@ std::string shape_help() {
         out += "      --" + v.key + " " + of + (standard.empty() ? "" : "  (" + standard + ")") +
                (v.help.empty() ? "" : "  " + v.help) + "\n";
       }
+      if (k.kind == "repeat")
+        out += "      --across N, --fill WxH  With --pitch or --gap (between shapes): any two give the rest.\n";
       if (k.kind == "fill") out += "      --tip mm  (the tool's)  Width of the tip, for coverage.\n";
     }
     return out;
@@ -286,6 +354,7 @@ int shape(Options o, bool json) {
   Step step;
   step.kind = kind;
   step.values = take_values(o, *step_spec);
+  if (kind == "repeat") take_repeat(o, step.values);
   const auto others = o.values("--with");
   std::optional<double> tip;
   if (kind == "fill") {
@@ -300,7 +369,7 @@ int shape(Options o, bool json) {
   if (!others.empty() && !step_spec->find("with")) refuse("\"" + word + "\" takes no --with");
   Input input = load(file, per_inch);
   Project& project = input.project;
-  const Box page = input.art ? Box::of(0, 0, input.art->width_mm, input.art->height_mm) : Box{};
+  Box page = input.art ? Box::of(0, 0, input.art->width_mm, input.art->height_mm) : Box{};
   if (project.pieces.empty()) refuse("there is nothing to shape in it", file);
   if (kind == "trim-under" && project.pieces.size() == 1 && others.empty()) {
     // The layers of the drawing lie on each other; a drawing without layers has its elements for layers.
@@ -317,6 +386,7 @@ int shape(Options o, bool json) {
     if (kind == "trim-under" && i == 0 && others.empty()) continue;  // nothing hides the uppermost
     project = need(add_step(std::move(project), pieces[i], step));
   }
+  if (kind == "repeat" && !ends_with(*out, ".dotlane")) page = move_to_page(project, pieces, page);
   const Json more = kind == "fill" ? fill_report(project, pieces, tip) : Json::object();
   const int done = write_shape(project, pieces, page, *out, json, more);
   if (kind == "fill" && !json) print(fill_text(more));

@@ -39,6 +39,15 @@ class Courses {
   Courses(const View& view, const DrawnPiece& piece) : view_(view), piece_(piece) {
     for (const auto& line : piece.flat->lines) ++sharing_[&*line.polylines];
   }
+  /// What is to be painted of all.
+  [[nodiscard]] std::size_t segments() {
+    if (sharing_.size() * kShared > piece_.flat->lines.size()) return piece_.flat->segments;
+    std::size_t n = 0;
+    for (std::size_t i = 0; i < piece_.flat->lines.size(); ++i) {
+      for (const auto& polyline : of(i)) n += polyline.points.size();
+    }
+    return n;
+  }
   [[nodiscard]] const std::vector<Polyline>& of(std::size_t line) {
     const auto& all = *piece_.flat->lines[line].polylines;
     if (sharing_.at(&all) < kShared) return all;
@@ -189,9 +198,11 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
 std::size_t paint_lines(QPainter& p, const View& view, const Project& project, const Drawing& drawing,
                         const Theme& theme, const LineOptions& options) {
   std::size_t painted = 0, in_sight = 0;
+  std::vector<Courses> courses_of;  // of each piece
   for (const auto& piece : drawing.pieces) {
+    courses_of.emplace_back(view, *piece);
     if (options.clip.isNull() || view.to_px(piece->bounds.grown(1)).intersects(options.clip))
-      in_sight += piece->flat->segments;
+      in_sight += courses_of.back().segments();
   }
   const bool dense = in_sight > kSmoothSegments;
   const auto stopped = [&] { return options.stop && options.stop->load(std::memory_order_relaxed); };
@@ -206,7 +217,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     const Color ground = ground_of(project, *piece.piece, theme);
     const bool rehearsed = is_filled(*piece.piece);
-    Courses courses(view, piece);
+    Courses& courses = courses_of[static_cast<std::size_t>(drawing.pieces.rend() - it - 1)];
     if (options.stacked && !piece.piece->helper) {
       p.setRenderHint(QPainter::Antialiasing, true);
       const QPainterPath material = material_path(view, piece, courses);

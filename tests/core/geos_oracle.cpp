@@ -178,6 +178,15 @@ Inked geos_inked(const Region& region, const std::vector<Polyline>& polylines, d
   return {inside, ink->getArea() - inside};
 }
 
+double geos_distance(const std::vector<Polyline>& a, const std::vector<Polyline>& b) {
+  const auto lines = [](const std::vector<Polyline>& polylines) {
+    std::vector<std::unique_ptr<Geometry>> out;
+    for (const auto& polyline : polylines) out.push_back(line_of(polyline.points));
+    return factory().createGeometryCollection(std::move(out));
+  };
+  return lines(a)->distance(lines(b).get());
+}
+
 std::size_t geos_faces(const std::vector<Polyline>& polylines) {
   std::vector<std::unique_ptr<Geometry>> lines;
   for (const auto& polyline : polylines) lines.push_back(line_of(polyline.points));

@@ -34,6 +34,9 @@ struct Inked {
 /// What a round tip of this width inks along the polylines: their buffers, united.
 [[nodiscard]] Inked geos_inked(const Region& region, const std::vector<Polyline>& polylines, double tip);
 
+/// The distance between the lines, mm.
+[[nodiscard]] double geos_distance(const std::vector<Polyline>& a, const std::vector<Polyline>& b);
+
 /// How many faces the polylines, noded, enclose.
 [[nodiscard]] std::size_t geos_faces(const std::vector<Polyline>& polylines);
 

@@ -17,7 +17,9 @@
 #include "core/format/svg_reader.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/shape/bridges.hpp"
+#include "core/shape/copies.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "core/shape/step_handles.hpp"
 #include "driving.hpp"
 #include "render/paint.hpp"
 
@@ -101,6 +103,69 @@ TEST_CASE("bridges hold what would fall out of a stencil, and follow when it is 
   CHECK(project_from_json(to_json(saved), "ring").value() == saved);
   while (o.session().canUndo()) QTest::keySequence(o.table(), QKeySequence(QKeySequence::Undo));
   CHECK(find_piece(o.project(), ring) == nullptr);
+}
+
+TEST_CASE("repeats are set by handles on the bench: number, pitch and room, each drag one undo") {
+  Opened o;
+  run(o, "shape-ring");
+  const int ring = o.session().selectedPieces().front();
+  run(o, "step-repeat");
+  o.session().settle();
+  const auto made = [&] { return find_drawn(o.session().drawing(), ring)->outcomes.back().repeated; };
+  REQUIRE(made());
+  CHECK(made()->count == 3);
+  const auto handle = [&](StepHandle::What what) {
+    for (const auto& h : step_handles(o.project(), o.session().drawing(), ring)) {
+      if (h.what == what) return h.at;
+    }
+    FAIL("no such handle");
+    return Vec{};
+  };
+  run(o, "zoom-selection");
+  const double px = 1 / o.bench().view().px_per_mm;
+  const auto pull = [&](StepHandle::What what, Vec by) {
+    const Vec from = handle(what), to = from + by;
+    drag(&o.bench(), o.at(from.x, from.y), o.at(to.x, to.y));
+    o.session().settle();
+  };
+  const double was = made()->pitch_mm;
+  pull(StepHandle::What::pitch, {8, 0});
+  CHECK(made()->pitch_mm == Approx(was + 8).margin(2 * px));
+  const double wider = made()->pitch_mm;
+  pull(StepHandle::What::across, {2 * wider, 0});
+  CHECK(made()->count == 5);
+  pull(StepHandle::What::across, {-3 * wider, 3});
+  CHECK(made()->count == 2);
+  run(o, "undo"), run(o, "undo");
+  CHECK(made()->count == 3);
+  CHECK(made()->pitch_mm == Approx(wider));
+  run(o, "undo");
+  CHECK(made()->pitch_mm == Approx(was));
+
+  // A room that is the sheet lies on it; pulled narrower it takes fewer, and keeps its middle.
+  auto* by = field<QComboBox>(o, "by");
+  choose(by, by->findData(QStringLiteral("fill-shapes")));
+  o.session().settle();
+  const Sheet& sheet = *first_sheet(o.project(), find_piece(o.project(), ring)->stock);
+  const Box mat = o.project().machine.usable_area(), whole = sheet.seen();  // as drawn, the window moves nothing
+  const Box usable{std::max(mat.x0, whole.x0), std::max(mat.y0, whole.y0), std::min(mat.x1, whole.x1),
+                   std::min(mat.y1, whole.y1)};
+  const DrawnPiece* drawn = find_drawn(o.session().drawing(), ring);
+  const Vec corner = drawn->map({made()->room.x0, made()->room.y0});
+  CHECK(distance(corner, {usable.x0, usable.y0}) < 1e-6);
+  CHECK(usable.grown(0.01).contains(drawn->bounds));
+  const std::size_t full = made()->count;
+  CHECK(full == static_cast<std::size_t>((usable.width() - 60) / 62) + 1);
+  run(o, "zoom-fit");
+  pull(StepHandle::What::wide, {-60, 0});
+  CHECK(made()->room.width() == Approx(usable.width() - 120).margin(4 / o.bench().view().px_per_mm));
+  CHECK(made()->count < full);
+  const Vec middle = find_drawn(o.session().drawing(), ring)->map(made()->room.centre());
+  CHECK(distance(middle, usable.centre()) < 1e-6);
+
+  // Handles are there for what is last in the recipe.
+  run(o, "step-rotate");
+  CHECK(step_handles(o.project(), o.session().drawing(), ring).empty());
 }
 
 TEST_CASE("typing a step's number is one undo entry, and Escape keeps the last good one") {

@@ -1,6 +1,11 @@
 // Painting: what must be told apart can be, what is mirrored is mirrored once, what was marked is shown.
 #include "core/format/files.hpp"
+#include "core/format/svg_reader.hpp"
 #include "core/project/edit.hpp"
+#include "core/project/presets.hpp"
+#include "core/shape/copies.hpp"
+#include "core/shape/evaluate.hpp"
+#include "core/shape/recipe_edit.hpp"
 #include "driving.hpp"
 #include "render/paint.hpp"
 #include "render/role_style.hpp"
@@ -199,4 +204,78 @@ TEST_CASE("words for lengths and times") {
   CHECK(speed_text(60, LengthUnit::mm) == "60 mm/s");
   CHECK(speed_text(60, LengthUnit::inch) == "2.4 in/s");
   CHECK_FALSE(parse_length("wide", LengthUnit::mm));
+}
+
+namespace {
+
+/// Cut shapes filled with black, without grey edges, so that what only touches leaves no seam of its own.
+QImage filled(const std::vector<Line>& lines, const std::vector<Vec>& moved, const View& view) {
+  QImage image(640, 640, QImage::Format_Grayscale8);
+  image.fill(Qt::white);
+  QPainter p(&image);
+  p.setClipRect(QRect(0, 0, 608, 488));  // two tiles each way
+  p.setPen(Qt::NoPen);
+  p.setBrush(Qt::black);
+  for (const Vec by : moved) {
+    for (const auto& line : lines) {
+      QPainterPath area;
+      area.setFillRule(Qt::OddEvenFill);
+      for (const auto& c : placed_path(line).contours) {
+        QPolygonF pixels;
+        for (const Vec q : flatten(c, 0.005).points) pixels.append(view.to_px(q + by));
+        area.addPolygon(pixels);
+      }
+      p.drawPath(area);
+    }
+  }
+  return image;
+}
+
+}  // namespace
+
+TEST_CASE("tiles that wrap around show no seam when they are laid beside each other") {
+  for (const char* way : {"grid", "brick", "hex"}) {
+    Project p = new_project("tiles");
+    const auto art = read_svg(
+        R"(<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40" fill="none" stroke="#222"><path id="g" d="M10 20 C12 14 17 13 20 18 C23 13 28 14 30 20 C27 17 23 18 20 22 C17 18 13 17 10 20 Z"/></svg>)",
+        "gull.svg");
+    p = add_artwork(std::move(p), *art, "gull.svg");
+    Step step;
+    step.kind = "repeat";
+    step.values = {
+        {"way", std::string(way)},    {"by", std::string("fill-shapes")}, {"gap", 2.0}, {"wide", 76.0}, {"high", 61.0},
+        {"edge", std::string("wrap")}};
+    p = *add_step(std::move(p), 1, step);
+    DrawingCache cache;
+    const Drawing tile = evaluate(p, cache);
+    const auto& outcome = tile.pieces[0]->outcomes.back();
+    REQUIRE(outcome.repeated);
+    const Box room = outcome.repeated->room;
+    const auto& lines = tile.pieces[0]->piece->lines;
+    const View view{4, QPointF(-room.x0, -room.y0) * 4};
+    const double w = room.width(), h = room.height();
+    const QImage beside = filled(lines, {{0, 0}, {w, 0}, {0, h}, {w, h}}, view);
+    // The same copies, none of them cut, over a room that is much larger.
+    std::vector<Line> whole;
+    for (const auto& line : lines) {
+      if (!(line.at == Affine{})) whole.push_back(line);
+    }
+    REQUIRE(!whole.empty());
+    std::vector<Vec> steps;
+    const double across = outcome.repeated->pitch_mm, down = outcome.repeated->pitch_down_mm;
+    const double shift = std::string(way) == "grid" ? 0 : 0.5;
+    for (int r = -30; r <= 60; ++r) {
+      for (int c = -20; c <= 40; ++c) steps.push_back({(c + (r % 2 != 0 ? shift : 0)) * across, r * down});
+    }
+    // Seen from an unshifted row, as the first one is.
+    const Line* first = nullptr;
+    for (const auto& line : whole) {
+      if (line.id.ends_with(".0") && !first) first = &line;
+    }
+    if (!first) first = &whole.front();
+    const QImage endless = filled({*first}, steps, view);
+    INFO(way);
+    CHECK(difference(beside, endless) < 150);  // pixels at the rims of curves, of 296,704
+    CHECK(difference(beside, filled({*first}, {{0, 0}}, view)) > 20'000);
+  }
 }

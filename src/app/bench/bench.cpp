@@ -308,6 +308,16 @@ void Bench::paintSelection(QPainter& p) {
       p.setPen(QPen(t.accent, 1.2, wanted_ ? Qt::DashLine : Qt::SolidLine));  // dashed until the recipes are there
       p.drawRect(r);
       if (hasHandles()) paint_handles(p, r, t);
+      const auto pieces = session_.selectedPieces();
+      if (hasHandles() && pieces.size() == 1) {
+        for (const auto& handle : step_handles(session_.project(), session_.drawing(), pieces.front())) {
+          const bool held = drag_ == Drag::step && handle.what == step_handle_.what;
+          paint_step_handle(p, view_.to_px(handle.at), held);
+          if (held)
+            paint_pill(p, step_text(session_.drawing(), handle, session_.project().unit),
+                       view_.to_px(handle.at) + QPointF(0, -26), canvas());
+        }
+      }
       paint_size_pills(p, r, bounds, session_.project().unit, canvas());
       if (drag_ == Drag::turn && moved_) paint_turn(p, last_, turned_, canvas());
     }
@@ -320,6 +330,8 @@ void Bench::paintEvent(QPaintEvent*) {
   paintArt(p);
   paintMarks(p);
   const Project& project = session_.project();
+  const auto selected = session_.selectedPieces();
+  if (hasHandles() && selected.size() == 1) paint_room(p, view_, step_room(project, session_.drawing(), selected[0]));
   if (!stacked_ && !plainTable()) paint_sheet_names(p, view_, project, load_);
   paintSelection(p);
   typing_.paint(p, view_);

@@ -11,6 +11,7 @@
 #include "app/lettering/typing.hpp"
 #include "app/session.hpp"
 #include "core/job/run_record.hpp"
+#include "core/shape/step_handles.hpp"
 #include "device/cutter_link.hpp"
 
 namespace dotlane {
@@ -69,7 +70,7 @@ class Bench : public Table {
   void escape() override;
 
  private:
-  enum class Drag { none, move, size, turn, band, mark, picked };
+  enum class Drag { none, move, size, turn, step, band, mark, picked };
 
   [[nodiscard]] QRectF canvas() const;
   [[nodiscard]] bool showsMats() const;
@@ -86,6 +87,8 @@ class Bench : public Table {
   void dropWanted();
   [[nodiscard]] bool hasHandles() const;
   [[nodiscard]] std::optional<Handle> handleAt(QPointF at) const;
+  /// The handle of a recipe's step within reach of a place on the screen.
+  [[nodiscard]] std::optional<StepHandle> stepHandleAt(QPointF at) const;
   void beginDrag(Drag drag);
   [[nodiscard]] std::string dragKey(const char* what) const;
   void dragSize(QPointF at);
@@ -118,6 +121,7 @@ class Bench : public Table {
   Box press_bounds_;
   std::optional<Box> wanted_;  // a size asked for whose recipes are still being worked out
   Handle handle_;
+  StepHandle step_handle_;
   double turned_ = 0;
   bool picking_ = false;
   int drag_count_ = 0;

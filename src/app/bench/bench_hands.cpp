@@ -100,6 +100,16 @@ std::optional<Handle> Bench::handleAt(QPointF at) const {
   return box.empty() ? std::nullopt : handle_at(view_.to_px(box), at);
 }
 
+std::optional<StepHandle> Bench::stepHandleAt(QPointF at) const {
+  const auto pieces = session_.selectedPieces();
+  if (!hasHandles() || pieces.size() != 1) return std::nullopt;
+  for (const auto& handle : step_handles(session_.project(), session_.drawing(), pieces.front())) {
+    const QPointF off = at - view_.to_px(handle.at);
+    if (std::hypot(off.x(), off.y()) <= kStepHandlePx + 2) return handle;
+  }
+  return std::nullopt;
+}
+
 void Bench::beginDrag(Drag drag) {
   drag_ = drag;
   press_bounds_ = frame();
@@ -167,6 +177,10 @@ void Bench::mousePressEvent(QMouseEvent* event) {
     }
     typing_.end();
   }
+  if (const auto handle = stepHandleAt(press_)) {
+    step_handle_ = *handle;
+    return beginDrag(Drag::step);
+  }
   if (const auto handle = handleAt(press_)) {
     handle_ = *handle;
     return beginDrag(handle->turns ? Drag::turn : Drag::size);
@@ -194,7 +208,10 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
   if (dragged(event, drag_ != Drag::none)) return;
   if (drag_ == Drag::none) {
     const auto handle = handleAt(at);
-    const Qt::CursorShape shape = picking_ ? Qt::CrossCursor : handle ? handle->cursor : Qt::ArrowCursor;
+    const Qt::CursorShape shape = picking_           ? Qt::CrossCursor
+                                  : stepHandleAt(at) ? Qt::PointingHandCursor
+                                  : handle           ? handle->cursor
+                                                     : Qt::ArrowCursor;
     if (cursor().shape() != shape) setCursor(shape);
     return;
   }
@@ -213,6 +230,11 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
     case Drag::turn:
       dragTurn(at, event->modifiers() & Qt::ShiftModifier);
       break;
+    case Drag::step:
+      session_.edit([handle = step_handle_, to = view_.to_mm(at)](const Project& project,
+                                                                  Effort) { return drag_handle(project, handle, to); },
+                    tr("Change a step"), dragKey("step-"));
+      break;
     case Drag::mark:
       typing_.drag(view_.to_mm(at));
       break;
@@ -230,7 +252,7 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
   const Drag drag = std::exchange(drag_, Drag::none);
   if (event->button() != Qt::LeftButton || drag == Drag::mark || drag == Drag::picked) return;
   // An edit under way still belongs to this drag; the next drag has a key of its own.
-  if (drag == Drag::size || drag == Drag::turn) {
+  if (drag == Drag::size || drag == Drag::turn || drag == Drag::step) {
     dropWanted();
     update();
     if (moved_) return;

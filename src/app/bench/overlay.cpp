@@ -5,6 +5,7 @@
 
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "core/shape/copies.hpp"
 
 namespace dotlane {
 namespace {
@@ -58,6 +59,47 @@ void paint_pill(QPainter& p, const QString& text, QPointF centre, const QRectF& 
 void paint_size_pills(QPainter& p, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas) {
   paint_pill(p, length_text(size.width(), unit), {frame.center().x(), frame.top() - 18}, canvas);
   paint_pill(p, length_text(size.height(), unit), {frame.right() + 42, frame.center().y()}, canvas);
+}
+
+void paint_room(QPainter& p, const View& view, const std::vector<Vec>& room) {
+  if (room.empty()) return;
+  QPolygonF pixels;
+  for (const Vec q : room) pixels.append(view.to_px(q));
+  QPen pen(theme().accent, 1.4, Qt::CustomDashLine);
+  pen.setDashPattern({6, 3, 1, 3});
+  p.setPen(pen);
+  p.setBrush(Qt::NoBrush);
+  p.drawPolygon(pixels);
+}
+
+void paint_step_handle(QPainter& p, QPointF at, bool held) {
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(QPen(theme().dark ? theme().ground : QColor(Qt::white), 1.6));
+  p.setBrush(held ? theme().hands : theme().accent);
+  p.drawEllipse(at, kStepHandlePx, kStepHandlePx);
+}
+
+QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit unit) {
+  const DrawnPiece* drawn = find_drawn(drawing, handle.piece);
+  const Repeated* made = drawn ? drawn->outcomes.back().repeated.get() : nullptr;
+  if (!made) return {};
+  switch (handle.what) {
+    case StepHandle::What::pitch:
+      return tr("every %1").arg(length_text(made->pitch_mm, unit));
+    case StepHandle::What::pitch_down:
+      return tr("rows every %1").arg(length_text(made->pitch_down_mm, unit));
+    case StepHandle::What::across:
+      return tr("%1 across").arg(made->columns);
+    case StepHandle::What::down:
+      return tr("%1 down").arg(made->rows);
+    case StepHandle::What::wide:
+    case StepHandle::What::high:
+      return tr("room %1 %2, %3")
+          .arg(size_text(made->room, unit), unit_word(unit), counted(made->count, tr("copy"), tr("copies")));
+    case StepHandle::What::radius:
+      break;
+  }
+  return tr("radius %1").arg(length_text(made->radius_mm, unit));
 }
 
 void paint_turn(QPainter& p, QPointF at, double degrees, const QRectF& canvas) {

@@ -3,7 +3,7 @@
 
 #include <QPainter>
 
-#include "core/project/project.hpp"
+#include "core/shape/step_handles.hpp"
 #include "render/view.hpp"
 
 namespace dotlane {
@@ -16,6 +16,13 @@ void paint_pill(QPainter& painter, const QString& text, QPointF centre, const QR
 
 /// Width above and height beside a frame (px), as pills that stay inside `canvas`.
 void paint_size_pills(QPainter& painter, const QRectF& frame, const Box& size, LengthUnit unit, const QRectF& canvas);
+
+/// What copies fill, and a handle that sets a value of a step.
+void paint_room(QPainter& painter, const View& view, const std::vector<Vec>& room);
+inline constexpr double kStepHandlePx = 6;
+void paint_step_handle(QPainter& painter, QPointF at, bool held);
+/// What the handle's value is now: "every 22.0 mm", "12 across".
+[[nodiscard]] QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit unit);
 
 /// How far something is being turned, beside the pointer.
 void paint_turn(QPainter& painter, QPointF at, double degrees, const QRectF& canvas);

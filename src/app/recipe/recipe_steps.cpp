@@ -12,8 +12,10 @@
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/shape/bridges.hpp"
+#include "core/shape/copies.hpp"
 #include "core/shape/fill/fill_made.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "core/shape/step_handles.hpp"
 #include "core/shape/trace.hpp"
 #include "render/role_style.hpp"
 #include "words/sentences.hpp"
@@ -48,7 +50,31 @@ QString bridges_text(const Bridged& made, LengthUnit unit) {
              .arg(length_text(weakest->width_mm, unit), length_text(weakest->length_mm, unit));
 }
 
+QString copies_text(const Repeated& made, LengthUnit unit) {
+  const QString dot = QStringLiteral("  ·  ");
+  QString out = counted(made.count, QObject::tr("copy"), QObject::tr("copies"));
+  if (made.rows > 1 && made.columns > 1)
+    out += QStringLiteral(", ") + QObject::tr("%1 across, %2 down").arg(made.columns).arg(made.rows);
+  if (made.pitch_mm > 0) {
+    const bool two = made.pitch_down_mm > 0 && std::abs(made.pitch_down_mm - made.pitch_mm) > 0.005;
+    out += dot + QObject::tr("every %1").arg(length_text(made.pitch_mm, unit));
+    if (two) out += QObject::tr(", rows every %1").arg(length_text(made.pitch_down_mm, unit));
+  }
+  if (made.radius_mm > 0) out += dot + QObject::tr("radius %1").arg(length_text(made.radius_mm, unit));
+  if (made.between_mm)
+    out += dot + (*made.between_mm > 0 ? QObject::tr("%1 between").arg(length_text(*made.between_mm, unit))
+                                       : QObject::tr("they touch"));
+  if (made.left_over.x > 0.005 || made.left_over.y > 0.005) {
+    const Box left = Box::of(0, 0, made.left_over.x, made.left_over.y);
+    const QString size =
+        made.rows > 1 ? size_text(left, unit) + QChar(0xA0) + unit_word(unit) : length_text(made.left_over.x, unit);
+    out += dot + QObject::tr("%1 left over").arg(size);
+  }
+  return out;
+}
+
 QString detail_of(const StepOutcome& outcome, LengthUnit unit) {
+  if (outcome.repeated) return copies_text(*outcome.repeated, unit);
   if (outcome.bridged) return bridges_text(*outcome.bridged, unit);
   if (outcome.fill) return fill_text(*outcome.fill);
   QString out = counted(outcome.contours, QObject::tr("contour"), QObject::tr("contours")) + QStringLiteral("  ·  ") +
@@ -212,6 +238,7 @@ void RecipeSteps::addFields(Stop& stop, const Piece& piece, const Values& values
                                [this, id = stop.step, key = spec.key](const Value& v) { change(id, key, v); });
     auto* label = make_label(qs(spec.label), "quiet", stop.values);
     label->setFixedWidth(96);
+    if (!spec.help.empty()) label->setToolTip(qs(spec.help)), field->setToolTip(qs(spec.help));
     const bool block = own && (spec.type == ValueType::letters || spec.key == "axes");
     if (block) {  // fields of its own, with labels of their own
       label->hide();
@@ -249,6 +276,7 @@ void RecipeSteps::change(int step, const std::string& key, const Value& value) {
     if (const Piece* piece = find_piece(session_.project(), piece_)) rebuild(*piece), show(piece_);
     return;
   }
+  if (key == "by") *next = room_on_sheet(std::move(*next), session_.drawing(), piece_);
   session_.commit(std::move(*next), step == 0 ? tr("Change a shape") : tr("Change a step"),
                   "value-" + std::to_string(piece_) + "-" + std::to_string(step) + "-" + key);
   // Choices of pieces change what the row says.

@@ -1,12 +1,15 @@
 #include "app/recipe/value_field.hpp"
 
+#include <QAbstractItemView>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLineEdit>
 #include <QMenu>
 #include <QPushButton>
+#include <algorithm>
 #include <set>
 
+#include "app/recipe/choice_pictures.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/number_field.hpp"
@@ -73,8 +76,23 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
   switch (spec.type) {
     case ValueType::choice: {
       auto* box = new QComboBox(parent);
-      for (const auto& w : spec.words) box->addItem(qs(w.label), qs(w.word));
-      box->setMinimumContentsLength(8);
+      bool pictured = false;
+      int widest = 0;
+      for (const auto& w : spec.words) {
+        box->addItem(qs(w.label), qs(w.word));
+        widest = std::max(widest, box->fontMetrics().horizontalAdvance(qs(w.label)));
+        const auto picture = choice_picture(spec, w.word);
+        if (!picture) continue;
+        box->setItemIcon(box->count() - 1, *picture);
+        pictured = true;
+      }
+      if (pictured) {
+        box->setIconSize(kChoicePicture / 2);
+        box->view()->setIconSize(kChoicePicture);
+      }
+      // The list is as wide as its words, however narrow the box.
+      box->view()->setMinimumWidth(widest + (pictured ? kChoicePicture.width() : 0) + 48);
+      box->setMinimumContentsLength(pictured ? 3 : 8);
       box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
       QObject::connect(box, &QComboBox::activated, box,
                        [box, edited](int row) { edited(box->itemData(row).toString().toStdString()); });

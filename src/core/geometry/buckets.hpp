@@ -9,7 +9,7 @@
 
 namespace dotlane {
 
-/// About one item to a cell, where they are spread evenly. What lies outside the bounds belongs to the cells at the rim.
+/// About one item to a cell, where they are spread evenly. What lies outside the bounds is in the cells at the rim.
 class Buckets {
  public:
   Buckets(const Box& bounds, std::size_t items) : bounds_(bounds) {

@@ -26,18 +26,20 @@ struct FlatPiece {
 
 struct FillMade;  // core/shape/fill/fill_made.hpp
 struct Bridged;   // core/shape/bridges.hpp
+struct Repeated;  // core/shape/copies.hpp
 
 /// What a step did, for people to read.
 struct StepOutcome {
   int step = 0;  ///< its id; 0 for the source
   Box bounds;    ///< after it, in piece coordinates
   std::size_t nodes = 0, contours = 0;
-  double area_mm2 = 0;                     ///< enclosed by cut lines, after it
-  double removed_mm2 = 0;                  ///< taken away by it
-  std::size_t dropped = 0;                 ///< contours or slivers it left out
-  Sayings trouble;                         ///< why it could do nothing, when it could not
-  std::shared_ptr<const FillMade> fill;    ///< what a fill filled and how
-  std::shared_ptr<const Bridged> bridged;  ///< what bridges hold, and where they are
+  double area_mm2 = 0;                       ///< enclosed by cut lines, after it
+  double removed_mm2 = 0;                    ///< taken away by it
+  std::size_t dropped = 0;                   ///< contours or slivers it left out
+  Sayings trouble;                           ///< why it could do nothing, when it could not
+  std::shared_ptr<const FillMade> fill;      ///< what a fill filled and how
+  std::shared_ptr<const Bridged> bridged;    ///< what bridges hold, and where they are
+  std::shared_ptr<const Repeated> repeated;  ///< how copies lie
 };
 
 /// One piece as placed. `piece` holds the lines as they are in the end, and as its placement where these stand: for a

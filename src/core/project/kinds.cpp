@@ -28,9 +28,9 @@ ValueSpec number(std::string key, std::string label, double standard, double low
   return {std::move(key), std::move(label), ValueType::number, standard, low, high, {}, std::move(help)};
 }
 /// The first word is the standard.
-ValueSpec choice(std::string key, std::string label, std::vector<Word> words) {
+ValueSpec choice(std::string key, std::string label, std::vector<Word> words, std::string help = {}) {
   const std::string first = words.front().word;
-  return {std::move(key), std::move(label), ValueType::choice, first, 0, 0, std::move(words), {}};
+  return {std::move(key), std::move(label), ValueType::choice, first, 0, 0, std::move(words), std::move(help)};
 }
 ValueSpec flag(std::string key, std::string label, bool standard, std::string help = {}) {
   return {std::move(key), std::move(label), ValueType::flag, standard, 0, 0, {}, std::move(help)};
@@ -43,6 +43,82 @@ ValueSpec pieces(std::string label, std::string help = {}) {
 }
 
 const std::vector<Word> kCorners{{"round", "round"}, {"mitre", "mitred"}, {"bevel", "bevelled"}};
+
+/// The value means something only while all of these, or all of those choices have their words.
+using Conditions = std::vector<ValueSpec::Condition>;
+ValueSpec only(Conditions these, ValueSpec v) {
+  v.only = {std::move(these)};
+  return v;
+}
+ValueSpec only(Conditions these, Conditions those, ValueSpec v) {
+  v.only = {std::move(these), std::move(those)};
+  return v;
+}
+
+KindSpec repeat_kind() {
+  const std::vector<std::string> rows{"row", "grid", "brick", "hex"}, flat{"grid", "brick", "hex"},
+      not_ring{"row", "grid", "brick", "hex", "path"},
+      counted{"count-gap", "count-shapes", "count-pitch", "count-room"},
+      gap{"count-gap", "count-shapes", "fill-gap", "fill-shapes"}, pitch{"count-pitch", "fill-pitch"},
+      room{"count-room", "fill-gap", "fill-shapes", "fill-pitch"};
+  const ValueSpec::Condition ring{"way", {"around"}};
+  return {
+      "repeat",
+      "Repeat",
+      "Copies in rows, like bricks or a honeycomb, in a circle or along a path.",
+      "Place",
+      {choice("way", "in",
+              {{"row", "a row"},
+               {"grid", "a grid"},
+               {"brick", "bricks"},
+               {"hex", "honeycomb"},
+               {"around", "a circle"},
+               {"path", "a path"}}),
+       only(
+           {{"way", not_ring}},
+           choice(
+               "by", "set by",
+               {{"count-gap", "number, box gap"},
+                {"count-shapes", "number, gap"},
+                {"count-pitch", "number, pitch"},
+                {"count-room", "number, room"},
+                {"fill-gap", "room, box gap"},
+                {"fill-shapes", "room, gap"},
+                {"fill-pitch", "room, pitch"}},
+               "Any two give the rest. The gap is that between shapes, a box gap that between the boxes around them.")),
+       only({ring},
+            choice("ring", "set by", {{"radius", "number, radius"}, {"shapes", "number, gap"}, {"fill", "radius, gap"}},
+                   "Any two give the rest.")),
+       only({{"way", not_ring}, {"by", counted}}, {ring, {"ring", {"radius", "shapes"}}},
+            count("count", "how many", 3, 1, 200, "Across, or in all of a circle or path.")),
+       only({{"way", flat}, {"by", counted}}, count("rows", "rows", 2, 1, 200)),
+       only({{"way", not_ring}, {"by", gap}}, {ring, {"ring", {"shapes", "fill"}}},
+            length("gap", "gap", 2, -500, 500, "Negative: boxes overlap.")),
+       only({{"way", not_ring}, {"by", pitch}}, length("pitch", "pitch", 20, 0.1, 5000, "From one to the next.")),
+       only({{"way", {"grid", "brick"}}, {"by", pitch}},
+            length("pitch-down", "pitch of rows", 0, 0, 5000, "From row to row; 0: the same.")),
+       only({{"way", rows}, {"by", room}},
+            length("wide", "across, 0 = sheet", 0, 0, 5000, "Of the room; 0: what tools reach of the sheet.")),
+       only({{"way", rows}, {"by", room}},
+            length("high", "down, 0 = sheet", 0, 0, 5000, "Of the room; 0: what tools reach of the sheet.")),
+       only({{"way", {"brick"}}}, percent("shift", "rows shifted by", 50, 0, 100)),
+       only({{"way", rows}}, choice("each", "each one",
+                                    {{"p1", "alike, p1"},
+                                     {"pm", "pm, columns mirrored in turn"},
+                                     {"pg", "pg, columns upside down in turn"},
+                                     {"pmm", "pmm, mirrored both ways"},
+                                     {"p2", "p2, columns turned in turn"},
+                                     {"p4", "p4, four around a point"},
+                                     {"p6", "p6, six around a point"},
+                                     {"mirrored", "mirrored, as on a chessboard"},
+                                     {"turned", "turned, as on a chessboard"}})),
+       only({{"way", rows}, {"by", room}},
+            choice("edge", "at the edges", {{"whole", "whole ones"}, {"cut", "cut off"}, {"wrap", "endless"}},
+                   "Endless: what is cut off at one edge comes in at the other, so that sheets go on in each other.")),
+       only({ring, {"ring", {"radius", "fill"}}}, length("radius", "radius", 30, 0, 2000)),
+       only({{"way", {"around", "path"}}}, flag("turn", "turn with it", true)),
+       only({{"way", {"path"}}}, pieces("along", "The piece whose longest line is the path."))}};
+}
 
 std::vector<KindSpec> make_step_kinds() {
   std::vector<KindSpec> k;
@@ -94,7 +170,7 @@ std::vector<KindSpec> make_step_kinds() {
                {length("radius", "radius", 2, 0, 500),
                 choice("which", "which", {{"both", "all"}, {"outer", "outward"}, {"inner", "inward"}}), lines()}});
   auto only_for = [](ValueSpec v, std::vector<std::string> words) {
-    v.only_key = "pattern", v.only_words = std::move(words);
+    v.only = {{{"pattern", std::move(words)}}};
     return v;
   };
   const std::vector<std::string> straight{"hatch", "cross", "zigzag", "grid", "rules", "dots"},
@@ -205,14 +281,7 @@ std::vector<KindSpec> make_step_kinds() {
                 length("size", "size", 80, 0.1, 5000), percent("percent", "percent", 100, 0.1, 10000),
                 flag("keep-proportions", "keep proportions", true), length("margin", "margin", 0, 0, 500),
                 pieces("fit into")}});
-  k.push_back(
-      {"repeat",
-       "Repeat",
-       "Copies in a row, a grid or around a point.",
-       "Place",
-       {choice("way", "in", {{"row", "a row"}, {"grid", "a grid"}, {"around", "a circle"}}),
-        count("count", "across", 3, 1, 200), count("rows", "down", 2, 1, 200), length("gap", "gap", 2, -500, 500),
-        length("radius", "radius", 30, 0, 2000), flag("turn", "turn with the circle", true)}});
+  k.push_back(repeat_kind());
   k.push_back({"bridge",
                "Bridges",
                "Strips that hold the islands of a stencil to the sheet.",
@@ -341,7 +410,7 @@ std::vector<KindSpec> make_shape_kinds() {
   k.push_back(
       {"pieces", "From other pieces", "The outline of other pieces; its first step says which.", "Made up", {}});
   auto with_colors = [](ValueSpec v, const char* word) {
-    v.only_key = "colors", v.only_words = {word};
+    v.only = {{{"colors", {word}}}};
     return v;
   };
   k.push_back(
@@ -396,7 +465,7 @@ std::vector<KindSpec> make_shape_kinds() {
          {},
          "Rows of six: character, space before, right, down, turn, percent."}}});
   for (auto& v : k.back().values) {
-    if (v.key == "radius" || v.key == "from") v.only_key = "way", v.only_words = {"outside", "inside"};
+    if (v.key == "radius" || v.key == "from") v.only = {{{"way", {"outside", "inside"}}}};
   }
   return k;
 }
@@ -448,8 +517,12 @@ std::vector<double> Reading::list(const std::string& key) const {
 }
 
 bool applies(const ValueSpec& spec, const Reading& others) {
-  return spec.only_words.empty() ||
-         std::find(spec.only_words.begin(), spec.only_words.end(), others.text(spec.only_key)) != spec.only_words.end();
+  const auto holds = [&](const ValueSpec::Condition& condition) {
+    const auto& [key, words] = condition;
+    return std::find(words.begin(), words.end(), others.text(key)) != words.end();
+  };
+  return spec.only.empty() || std::any_of(spec.only.begin(), spec.only.end(),
+                                          [&](const auto& all) { return std::all_of(all.begin(), all.end(), holds); });
 }
 
 Result<void> accepts(const ValueSpec& spec, const Value& value) {

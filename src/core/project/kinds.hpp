@@ -3,6 +3,7 @@
 
 #include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 #include "core/error.hpp"
@@ -42,8 +43,9 @@ struct ValueSpec {
   double low = 0, high = 1e6;
   std::vector<Word> words;  ///< of a choice
   std::string help;
-  std::string only_key{};                 ///< means something only while that choice has
-  std::vector<std::string> only_words{};  ///< one of these words; always when empty
+  /// A choice that has one of these words.
+  using Condition = std::pair<std::string, std::vector<std::string>>;
+  std::vector<std::vector<Condition>> only{};  ///< it means something only while all of any of these hold
 };
 
 struct KindSpec {

@@ -78,12 +78,6 @@ FlatPiece flatten_piece(const Piece& piece, const Affine& map) {
   return out;
 }
 
-std::size_t nodes_in(const std::vector<Line>& lines) {
-  std::size_t n = 0;
-  for (const auto& line : lines) n += segment_count(*line.path);
-  return n;
-}
-
 /// Made lines get their roles as soon as they are there: the next step asks for them.
 void give_roles(std::vector<Line>& lines, const std::map<std::string, Dress>& dress) {
   for (auto& line : lines) {
@@ -365,7 +359,7 @@ class Evaluation {
       DrawingCache::After after;
       after.step = step;
       after.inputs = inputs_for(piece, step, frame);
-      if (step.kind == "scale") after.room = sheet_room(project_, piece.stock);
+      if (step.kind == "scale" || step.kind == "repeat") after.room = sheet_room(project_, piece.stock);
       if (step.kind == "fill") after.turned = turned(step, frame);
       const std::size_t at = recipe->after.size();
       same = same && before && at < before->after.size() && before->after[at].step == after.step &&
@@ -375,7 +369,7 @@ class Evaluation {
         recipe->after.push_back(before->after[at]);
       } else {
         if (effort_ == Effort::at_once) {
-          std::size_t nodes = only_places(step.kind) ? lines->size() : nodes_in(*lines);
+          std::size_t nodes = work_of(step, *lines);
           for (const auto& input : after.inputs) nodes += nodes_in(input.shaped->lines);
           spent_ += nodes;
           if (spent_ > kAtOnce) return leave(piece, before);
@@ -485,6 +479,16 @@ class Evaluation {
       if (const auto known = regions.find(id); known != regions.end()) return known->second;
       const Input* input = find(id);
       return regions[id] = input ? transformed(input->shaped->material(), input->map) : Region{};
+    };
+    inputs.courses = [&](int id) {
+      std::vector<Polyline> out;
+      const Input* input = find(id);
+      if (!input) return out;
+      for (const auto& line : input->shaped->lines) {
+        if (line.coat > 0) continue;
+        for (const auto& c : transformed(*line.path, input->map * line.at).contours) out.push_back(flatten(c, kChord));
+      }
+      return out;
     };
     inputs.bounds = [&](int id) {
       const Input* input = find(id);

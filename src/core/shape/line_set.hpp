@@ -35,6 +35,7 @@ namespace dotlane {
 /// "outline~3", or "outline~3.2" for the second of several.
 [[nodiscard]] std::string made_id(const std::string& origin, int step, int number = 0);
 
+[[nodiscard]] std::size_t nodes_in(const std::vector<Line>& lines);
 [[nodiscard]] Box bounds_of(const std::vector<Line>& lines);
 /// The lines elsewhere; their paths stay as they are.
 [[nodiscard]] std::vector<Line> mapped(std::vector<Line> lines, const Affine& map);
@@ -81,6 +82,7 @@ std::vector<Line> step_mirror(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_rotate(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_skew(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call);
+// Copies: steps_repeat.cpp.
 std::vector<Line> step_repeat(std::vector<Line> lines, const StepCall& call);
 
 }  // namespace dotlane

@@ -187,6 +187,23 @@ void measure(const std::vector<Line>& lines, StepOutcome& outcome) {
   }
 }
 
+std::size_t nodes_in(const std::vector<Line>& lines) {
+  std::size_t n = 0;
+  for (const auto& line : lines) n += segment_count(*line.path);
+  return n;
+}
+
+std::size_t work_of(const Step& step, const std::vector<Line>& lines) {
+  if (!only_places(step.kind)) return nodes_in(lines);
+  if (step.kind != "repeat") return lines.size();
+  const Reading take(*find_kind(step_kinds(), "repeat"), step.values);
+  const bool ring = take.is("way", "around"), path = take.is("way", "path");
+  const bool by_shapes = ring ? !take.is("ring", "radius") : take.text("by").ends_with("shapes");
+  const bool cuts = !ring && !path && take.text("edge") != "whole" && take.text("by") != "count-gap";
+  // Shapes are compared in many directions, on rings and paths with every copy.
+  return lines.size() + nodes_in(lines) * (by_shapes ? (ring || path ? 100 : 10) : cuts ? 20 : 0);
+}
+
 bool only_places(const std::string& kind) {
   static const std::set<std::string> kinds{"mirror", "rotate", "skew", "scale", "repeat", "leave-out"};
   return kinds.contains(kind);

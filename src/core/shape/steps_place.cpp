@@ -89,38 +89,4 @@ std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call) {
   return mapped(std::move(lines), Affine::move(shift.x, shift.y) * about(fixed, Affine::scale(sx, sy)));
 }
 
-std::vector<Line> step_repeat(std::vector<Line> lines, const StepCall& call) {
-  const Box box = bounds_of(lines);
-  const int across = call.take.count("count"), down = call.take.is("way", "grid") ? call.take.count("rows") : 1;
-  if (box.empty()) return lines;
-  if (static_cast<std::size_t>(across) * static_cast<std::size_t>(down) * lines.size() > 20'000) {
-    call.outcome.trouble = {{"repeat-many"}};
-    return lines;
-  }
-  auto out = lines;
-  int number = 0;
-  if (call.take.is("way", "around")) {
-    // The first copy stays where it is; the middle of the circle lies below it.
-    const Vec middle{box.centre().x, box.centre().y + call.take.number("radius")};
-    for (int k = 1; k < across; ++k) {
-      const Affine turn = about(middle, Affine::rotate(360.0 * k / across));
-      if (call.take.flag("turn")) {
-        add_copy(out, lines, turn, call.step.id, ++number);
-      } else {
-        const Vec to = turn(box.centre()) - box.centre();
-        add_copy(out, lines, Affine::move(to.x, to.y), call.step.id, ++number);
-      }
-    }
-    return out;
-  }
-  const double gap = call.take.number("gap");
-  for (int y = 0; y < down; ++y) {
-    for (int x = 0; x < across; ++x) {
-      if (x == 0 && y == 0) continue;
-      add_copy(out, lines, Affine::move(x * (box.width() + gap), y * (box.height() + gap)), call.step.id, ++number);
-    }
-  }
-  return out;
-}
-
 }  // namespace dotlane

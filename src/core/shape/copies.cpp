@@ -1,0 +1,623 @@
+#include "core/shape/copies.hpp"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <map>
+#include <numbers>
+#include <optional>
+#include <set>
+#include <tuple>
+
+#include "core/geometry/clearance.hpp"
+#include "core/geometry/region.hpp"
+#include "core/shape/spacing.hpp"
+
+namespace dotlane {
+namespace {
+
+using Way = CopyOptions::Way;
+using By = CopyOptions::By;
+using Turned = CopyOptions::Turned;
+using Edge = CopyOptions::Edge;
+
+constexpr double kFits = 1e-6;                        // mm: what reaches so little over an edge fits
+const double kHexRow = std::numbers::sqrt3 / 2;       // from row to row of a honeycomb, in pitches
+constexpr double kRosette = std::numbers::sqrt3 + 1;  // from middle to middle of rosettes of six, in their radius
+
+Box bounds_of_all(const std::vector<Polyline>& lines) {
+  Box box;
+  for (const auto& line : lines) {
+    for (const Vec p : line.points) box.add(p);
+  }
+  return box;
+}
+
+/// In which part of the pattern a copy is: what it is turned by depends on it.
+int parity(int n) { return n & 1; }
+
+Affine turned_by(Turned turned, int column, int row) {
+  const Affine across = Affine::scale(-1, 1), down = Affine::scale(1, -1), half = Affine::scale(-1, -1);
+  const bool odd_column = parity(column) != 0, odd_row = parity(row) != 0;
+  switch (turned) {
+    case Turned::pm:
+      return odd_column ? across : Affine{};
+    case Turned::pg:
+      return odd_column ? down : Affine{};
+    case Turned::pmm:
+      return (odd_column ? across : Affine{}) * (odd_row ? down : Affine{});
+    case Turned::p2:
+      return odd_column ? half : Affine{};
+    case Turned::p4: {
+      const Affine quarter{0, 1, -1, 0, 0, 0};
+      return odd_column ? (odd_row ? half : quarter) : (odd_row ? half * quarter : Affine{});
+    }
+    case Turned::mirrored:
+      return odd_column != odd_row ? across : Affine{};
+    case Turned::turned:
+      return odd_column != odd_row ? half : Affine{};
+    case Turned::p1:
+    case Turned::p6:
+      break;
+  }
+  return {};
+}
+
+bool by_column(Turned t) { return t != Turned::p1 && t != Turned::p6; }
+bool by_row(Turned t) { return t == Turned::pmm || t == Turned::p4 || t == Turned::mirrored || t == Turned::turned; }
+
+/// How many fit into a length, each so far from the one before; and what is left over.
+struct Fit {
+  int count = 0;
+  double left_over = 0;
+};
+Fit fitting(double room, double size, double pitch) {
+  if (size > room + kFits) return {0, room};
+  const int count = static_cast<int>(std::min(1e6, std::floor((room - size + kFits) / std::max(pitch, 1e-9)))) + 1;
+  return {count, std::max(0.0, room - size - (count - 1) * pitch)};
+}
+
+class Layer {
+ public:
+  Layer(const std::vector<Polyline>& motif, const CopyOptions& options)
+      : options_(options), motif_(motif), box_(bounds_of_all(motif)), middle_(box_.centre()) {
+    for (int row = 0; row < 2; ++row) {
+      for (int column = 0; column < 2; ++column) {
+        const Box b = bounds_of_all(transformed_all(motif_, about(turned_by(options_.turned, column, row))));
+        size_ = {std::max(size_.x, b.width()), std::max(size_.y, b.height())};
+      }
+    }
+  }
+
+  Copies run(std::size_t most, CopyTrouble& trouble) {
+    trouble = CopyTrouble::none;
+    if (box_.empty()) return {};
+    const bool rosettes = options_.turned == Turned::p6 && flat() && options_.way != Way::row;
+    const bool room_said = flat() && (options_.fill || options_.by == By::spread);
+    if (room_said && (options_.room.x <= 0 || options_.room.y <= 0)) {
+      trouble = CopyTrouble::no_room;
+      return {};
+    }
+    if (room_said) {
+      out_.room =
+          Box::of(middle_.x - options_.room.x / 2, middle_.y - options_.room.y / 2, options_.room.x, options_.room.y);
+    }
+    switch (options_.way) {
+      case Way::ring:
+        ring();
+        break;
+      case Way::path:
+        if (!path()) trouble = CopyTrouble::no_path;
+        break;
+      default:
+        if (rosettes) {
+          rosette(most, trouble);
+        } else {
+          lattice(most, trouble);
+        }
+    }
+    if (out_.copies.size() > most) trouble = CopyTrouble::too_many;
+    if (trouble != CopyTrouble::none && trouble != CopyTrouble::no_wrap) out_.copies.clear();
+    return std::move(out_);
+  }
+
+ private:
+  [[nodiscard]] bool flat() const { return options_.way != Way::ring && options_.way != Way::path; }
+  [[nodiscard]] bool many_rows() const { return options_.way != Way::row; }
+  [[nodiscard]] Edge edge() const { return out_.room.empty() ? Edge::whole : options_.edge; }
+
+  [[nodiscard]] Affine about(const Affine& map) const {
+    return Affine::move(middle_.x, middle_.y) * map * Affine::move(-middle_.x, -middle_.y);
+  }
+  static std::vector<Polyline> transformed_all(const std::vector<Polyline>& lines, const Affine& map) {
+    std::vector<Polyline> out;
+    out.reserve(lines.size());
+    for (const auto& line : lines) out.push_back(transformed(line, map));
+    return out;
+  }
+
+  /// The motif as it is in this part of the pattern.
+  const Spaced& variant(int column, int row) {
+    const int at = 2 * parity(row) + parity(column);
+    auto& known = variants_[static_cast<std::size_t>(at)];
+    if (!known) {
+      if (!spaced_) spaced_ = spaced(motif_, std::max(0.0, options_.gap_mm));
+      known = transformed(*spaced_, about(turned_by(options_.turned, column, row)));
+    }
+    return *known;
+  }
+
+  /// How far from column to column, so that shapes in a row keep the gap.
+  double shapes_across() {
+    double pitch = 0;
+    for (int i = 1; i == 1 || pitch * i < size_.x + options_.gap_mm; ++i) {
+      for (int row = 0; row <= (by_row(options_.turned) ? 1 : 0); ++row) {
+        for (int column = 0; column <= (by_column(options_.turned) ? 1 : 0); ++column) {
+          const auto t = clear_from(variant(column, row), variant(column + i, row).lines, {1, 0}, {});
+          if (t) pitch = std::max(pitch, *t / i);
+        }
+      }
+      if (pitch <= 0) return kFits;
+    }
+    return pitch;
+  }
+  /// How far from row to row, columns being this far apart.
+  double shapes_down(double pitch) {
+    double down = 0;
+    const double far = size_.x + options_.gap_mm;
+    const auto reach = static_cast<int>(std::ceil(far / pitch)) + 1;
+    for (int j = 1; j == 1 || down * j < size_.y + options_.gap_mm; ++j) {
+      for (int row = 0; row < 2; ++row) {
+        const double shift = (parity(row + j) - parity(row)) * shift_share() * pitch;
+        for (int i = -reach; i <= reach; ++i) {
+          if (std::abs(i * pitch + shift) > far) continue;
+          for (int column = 0; column <= (by_column(options_.turned) ? 1 : 0); ++column) {
+            const auto t =
+                clear_from(variant(column, row), variant(column + i, row + j).lines, {0, 1}, {i * pitch + shift, 0});
+            if (t) down = std::max(down, *t / j);
+          }
+        }
+      }
+      if (down <= 0) return kFits;
+    }
+    return down;
+  }
+  /// The least pitch of a lattice that is sized as a whole, its rows so many pitches apart.
+  double shapes_of_lattice(double row_share) {
+    double pitch = 0;
+    const double far = std::hypot(size_.x, size_.y) + options_.gap_mm;
+    constexpr int kReach = 6;
+    for (int j = 0; j <= kReach; ++j) {
+      for (int i = -kReach; i <= kReach; ++i) {
+        if (j == 0 && i <= 0) continue;
+        for (int row = 0; row < 2; ++row) {
+          const Vec v{i + (parity(row + j) - parity(row)) * shift_share(), j * row_share};
+          const double length = std::hypot(v.x, v.y);
+          if (pitch * length >= far) continue;
+          for (int column = 0; column <= (by_column(options_.turned) ? 1 : 0); ++column) {
+            const auto t = clear_from(variant(column, row), variant(column + i, row + j).lines, v * (1 / length), {});
+            if (t) pitch = std::max(pitch, *t / length);
+          }
+        }
+      }
+    }
+    return std::max(pitch, kFits);
+  }
+  [[nodiscard]] double shift_share() const {
+    return options_.way == Way::brick ? options_.shift : options_.way == Way::hex ? 0.5 : 0;
+  }
+  [[nodiscard]] bool square() const { return options_.turned == Turned::p4 && many_rows(); }
+
+  /// From column to column and from row to row.
+  Vec pitches() {
+    const bool hex = options_.way == Way::hex;
+    const double gap = options_.gap_mm;
+    switch (options_.by) {
+      case By::gap: {
+        if (hex) {
+          const double p = std::max(size_.x + gap, (size_.y + gap) / kHexRow);
+          return {p, p * kHexRow};
+        }
+        const Vec p{size_.x + gap, size_.y + gap};
+        return square() ? Vec{std::max(p.x, p.y), std::max(p.x, p.y)} : p;
+      }
+      case By::shapes: {
+        if (hex || square()) {
+          const double p = shapes_of_lattice(hex ? kHexRow : 1);
+          return {p, hex ? p * kHexRow : p};
+        }
+        const double p = shapes_across();
+        return {p, many_rows() ? shapes_down(wrapped(p, 0)) : p};
+      }
+      case By::pitch: {
+        const double p = options_.pitch_mm;
+        return {p, hex ? p * kHexRow : options_.pitch_down_mm > 0 && !square() ? options_.pitch_down_mm : p};
+      }
+      case By::spread:
+        break;
+    }
+    // The number and the room are said.
+    const auto spread = [&](double room, double size, double number, double more) {
+      if (edge() == Edge::wrap) return room / number;
+      return number - 1 + more > 0 ? (room - size) / (number - 1 + more) : room;
+    };
+    const double p =
+        spread(options_.room.x, size_.x, options_.across, many_rows() && options_.down > 1 ? shift_share() : 0);
+    if (hex && edge() != Edge::wrap) return {p, p * kHexRow};
+    return {p, square() ? p : spread(options_.room.y, size_.y, options_.down, 0)};
+  }
+
+  /// How many periods a room has that wraps around, and the pitch that this makes.
+  [[nodiscard]] int periods(double room, double pitch, bool even) const {
+    int n = std::max(1, static_cast<int>(std::floor(std::min(1e6, (room + kFits) / std::max(pitch, 1e-9)))));
+    if (even && n % 2 != 0) n = std::max(2, n - 1);
+    return n;
+  }
+  [[nodiscard]] double wrapped(double pitch, int axis) const {
+    if (edge() != Edge::wrap) return pitch;
+    const double room = axis == 0 ? options_.room.x : options_.room.y;
+    return room / periods(room, pitch, axis == 0 ? even_columns() : even_rows());
+  }
+  [[nodiscard]] bool even_columns() const { return by_column(options_.turned); }
+  [[nodiscard]] bool even_rows() const { return by_row(options_.turned) || (shift_share() > 0 && many_rows()); }
+
+  void lattice(std::size_t most, CopyTrouble& trouble) {
+    Vec p = pitches();
+    int columns = options_.across, rows = many_rows() ? options_.down : 1;
+    const bool wraps = edge() == Edge::wrap;
+    const double w = options_.room.x, h = options_.room.y;
+    if (wraps) {
+      columns = options_.fill ? periods(w, p.x, even_columns()) : columns;
+      rows = !many_rows() ? 1 : options_.fill ? periods(h, p.y, even_rows()) : rows;
+      if (!options_.fill && ((even_columns() && columns % 2 != 0) || (even_rows() && many_rows() && rows % 2 != 0)))
+        trouble = CopyTrouble::no_wrap;
+      p = {w / columns, many_rows() ? h / rows : p.y};
+    } else if (options_.fill) {
+      const Fit across = fitting(w, size_.x, p.x), down = fitting(h, size_.y, p.y);
+      columns = across.count, rows = many_rows() ? down.count : std::min(1, down.count);
+      out_.left_over = {across.left_over, many_rows() ? down.left_over : std::max(0.0, h - size_.y)};
+    }
+    out_.columns = columns, out_.rows = rows;
+    out_.pitch_mm = columns > 1 || wraps ? p.x : 0;
+    out_.pitch_down_mm = rows > 1 || (wraps && many_rows()) ? p.y : 0;
+    if (static_cast<double>(columns) * rows > static_cast<double>(most)) {
+      trouble = CopyTrouble::too_many;
+      return;
+    }
+    if (out_.room.empty()) {
+      for (int r = 0; r < rows; ++r) {
+        for (int c = 0; c < columns; ++c) add(c, r, {(c + shifted(r)) * p.x, r * p.y});
+      }
+      return;
+    }
+    const Edge at_edge = edge();
+    const double run_over = many_rows() && !options_.fill && rows > 1 ? shift_share() : 0;
+    const Vec first{-(columns - 1 + (wraps ? 0 : run_over)) / 2.0 * p.x, -(rows - 1) / 2.0 * p.y};
+    if (!options_.fill && at_edge == Edge::whole) {
+      for (int r = 0; r < rows; ++r) {
+        for (int c = 0; c < columns; ++c) add(c, r, first + Vec{(c + shifted(r)) * p.x, r * p.y});
+      }
+      return;
+    }
+    // All that lie in the room, or that reach into it.
+    const auto beyond = [&](double size, double pitch, int number) {
+      return at_edge == Edge::cut ? std::min(number, static_cast<int>(size / pitch) + 1) + 1 : 1;
+    };
+    const int more_c = wraps ? 0 : beyond(size_.x, p.x, 1000),
+              more_r = wraps || !many_rows() ? 0 : beyond(size_.y, p.y, 1000);
+    for (int r = -more_r; r < rows + more_r; ++r) {
+      for (int c = -more_c; c < columns + more_c; ++c) {
+        const Vec by = first + Vec{(c + shifted(r)) * p.x, r * p.y};
+        if (wraps) {
+          wrap(c, r, by);
+        } else {
+          place(c, r, by);
+        }
+        if (out_.copies.size() > most) return;
+      }
+    }
+  }
+  [[nodiscard]] double shifted(int row) const { return parity(row) * shift_share(); }
+
+  void add(int column, int row, Vec by, bool cut = false) {
+    out_.copies.push_back(
+        {column, row, Affine::move(by.x, by.y) * about(turned_by(options_.turned, column, row)), cut});
+  }
+  [[nodiscard]] Box box_at(int column, int row, Vec by) {
+    auto& known = boxes_[static_cast<std::size_t>(2 * parity(row) + parity(column))];
+    if (!known) known = bounds_of_all(transformed_all(motif_, about(turned_by(options_.turned, column, row))));
+    return {known->x0 + by.x, known->y0 + by.y, known->x1 + by.x, known->y1 + by.y};
+  }
+  /// Whole copies where they are in the room; others where it cuts them off.
+  void place(int column, int row, Vec by) {
+    const Box b = box_at(column, row, by);
+    const bool whole = out_.room.grown(kFits).contains(b);
+    if (whole || (options_.edge == Edge::cut && out_.room.grown(-kFits).overlaps(b))) add(column, row, by, !whole);
+  }
+  /// A copy of a room without edges: what runs over at one side comes in at the other.
+  void wrap(int column, int row, Vec by) {
+    const Box& room = out_.room;
+    for (int y = -1; y <= 1; ++y) {
+      for (int x = -1; x <= 1; ++x) {
+        const Vec at = by + Vec{x * room.width(), y * room.height()};
+        const Box b = box_at(column, row, at);
+        if (!room.grown(-kFits).overlaps(b)) continue;
+        add(column, row, at, !room.grown(kFits).contains(b));
+      }
+    }
+  }
+
+  /// Rosettes of six around the points of a honeycomb, as near to each other as the six are among themselves.
+  void rosette(std::size_t most, CopyTrouble& trouble) {
+    if (edge() == Edge::wrap) trouble = CopyTrouble::no_wrap;
+    const double apart = std::hypot(size_.x, size_.y) + options_.gap_mm;
+    double radius = options_.by == By::pitch ? options_.pitch_mm : apart;
+    if (options_.by == By::shapes) radius = shapes_of_rosettes();
+    if (options_.by == By::spread)
+      radius = (options_.room.x - size_.x) / (kRosette * std::max(0, options_.across - 1) + std::numbers::sqrt3);
+    if (radius <= kFits) return;
+    const double pitch = radius * kRosette;
+    int columns = options_.across, rows = options_.down;
+    const double w = radius * std::numbers::sqrt3 + size_.x, h = 2 * radius + size_.y;
+    if (options_.fill) {
+      const Fit across = fitting(options_.room.x, w, pitch), down = fitting(options_.room.y, h, pitch * kHexRow);
+      columns = across.count, rows = down.count;
+      out_.left_over = {across.left_over, down.left_over};
+    }
+    if (6.0 * columns * rows > static_cast<double>(most)) {
+      trouble = CopyTrouble::too_many;
+      return;
+    }
+    out_.columns = columns, out_.rows = rows;
+    out_.pitch_mm = radius, out_.pitch_down_mm = 0;
+    const bool cut = edge() == Edge::cut;
+    const Vec first =
+        out_.room.empty() ? Vec{0, radius} : Vec{-(columns - 1) / 2.0 * pitch, -(rows - 1) / 2.0 * pitch * kHexRow};
+    const int more = out_.room.empty() ? 0 : cut ? 2 : 1;
+    for (int r = -more; r < rows + more; ++r) {
+      for (int c = -more; c < columns + more; ++c) {
+        const Vec at = first + Vec{(c + 0.5 * parity(r)) * pitch, r * pitch * kHexRow};
+        for (int k = 0; k < 6; ++k) {
+          // The first one stands upright above the point.
+          const Affine turn = Affine::rotate(60.0 * k);
+          const Vec by = at + turn({0, -radius});
+          const Affine map = Affine::move(by.x, by.y) * about(turn);
+          const Box b = bounds_of_all(transformed_all(motif_, map));
+          const bool whole = out_.room.empty() || out_.room.grown(kFits).contains(b);
+          if (!whole && !(cut && out_.room.grown(-kFits).overlaps(b))) continue;
+          out_.copies.push_back({6 * c + k, r, map, !whole});
+        }
+      }
+    }
+  }
+  double shapes_of_rosettes() {
+    const Spaced own = spaced(motif_, std::max(0.0, options_.gap_mm));
+    double radius = 0;
+    // Each of a rosette with all of its own and of those around it.
+    for (int k = 0; k < 6; ++k) {
+      const Affine turn = Affine::rotate(60.0 * k);
+      const auto lines = transformed_all(own.lines, about(turn));
+      for (int r = -2; r <= 2; ++r) {
+        for (int c = -2; c <= 2; ++c) {
+          const Vec middle{(c + 0.5 * r) * kRosette, r * kRosette * kHexRow};
+          if (k == 0 && c == 0 && r == 0) continue;
+          const Vec v = middle + turn({0, -1}) - Vec{0, -1};
+          const double length = std::hypot(v.x, v.y);
+          const auto t = clear_from(own, lines, v * (1 / length), {});
+          if (t) radius = std::max(radius, *t / length);
+        }
+      }
+    }
+    return std::max(radius, kFits);
+  }
+
+  /// The least radius for so many.
+  double ring_radius(int count) {
+    const Spaced own = spaced(motif_, std::max(0.0, options_.gap_mm));
+    double radius = 0;
+    const auto on_ring = [&](int k) {  // of radius 1
+      const double turn = 2 * std::numbers::pi * k / count;
+      return Vec{std::sin(turn), -std::cos(turn)};
+    };
+    const auto look = [&](int from, int to) {
+      const Vec v = on_ring(to) - on_ring(from);
+      const double length = std::hypot(v.x, v.y);
+      const auto lines =
+          options_.turn ? transformed_all(own.lines, about(Affine::rotate(360.0 * to / count))) : own.lines;
+      if (const auto t = clear_from(own, lines, v * (1 / length), {})) radius = std::max(radius, *t / length);
+    };
+    if (options_.turn) {
+      for (int k = 1; k < count; ++k) look(0, k);
+    } else {  // they are not turned, so it matters where on the ring the two are
+      for (int k = 0; k < count; ++k) {
+        for (int next = 1; next <= std::min(3, count - 1); ++next) look(k, k + next);
+      }
+    }
+    return radius;
+  }
+  void ring() {
+    int count = options_.across;
+    double radius = options_.radius_mm;
+    if (options_.radius_follows) {
+      radius = ring_radius(count);
+    } else if (options_.fill) {
+      int fits = 1, too_many = 201;
+      while (too_many - fits > 1) {
+        const int n = (fits + too_many) / 2;
+        (ring_radius(n) <= radius + kFits ? fits : too_many) = n;
+      }
+      count = fits;
+    }
+    const Affine down = Affine::move(0, radius);
+    for (int k = 0; k < count; ++k) {
+      // The first one stays where it is; the middle of the ring lies below it.
+      const Affine turn = about(down * Affine::rotate(360.0 * k / count) * down.inverse());
+      const Vec by = turn(middle_) - middle_;
+      out_.copies.push_back({k, 0, k == 0 ? Affine{} : options_.turn ? turn : Affine::move(by.x, by.y), false});
+    }
+    out_.columns = count, out_.rows = 1;
+    out_.radius_mm = radius;
+    out_.pitch_mm = count > 1 ? 2 * std::numbers::pi * radius / count : 0;
+  }
+
+  /// Places on the path, so far along it each, turned by its direction there.
+  [[nodiscard]] std::vector<Affine> along(const Polyline& path, const std::vector<double>& places) const {
+    std::vector<Affine> out;
+    std::size_t i = 1;
+    double before = 0;
+    for (const double place : places) {
+      double step = distance(path.points[i - 1], path.points[i]);
+      while (i + 1 < path.points.size() && before + step < place) {
+        before += step, ++i;
+        step = distance(path.points[i - 1], path.points[i]);
+      }
+      const Vec a = path.points[i - 1], b = path.points[i];
+      const double t = step > 0 ? std::clamp((place - before) / step, 0.0, 1.0) : 0;
+      const Vec by = a + (b - a) * t - middle_;
+      const double angle = std::atan2(b.y - a.y, b.x - a.x) * 180 / std::numbers::pi;
+      out.push_back(Affine::move(by.x, by.y) * about(options_.turn ? Affine::rotate(angle) : Affine{}));
+    }
+    return out;
+  }
+  bool path() {
+    const Polyline* longest = nullptr;
+    double length = 0;
+    for (const auto& line : options_.path) {
+      const double l = length_of(line);
+      if (l > length) longest = &line, length = l;
+    }
+    if (!longest) return false;
+    const bool closed = longest->closed;
+    const auto places = [&](int count, double pitch, double from) {
+      std::vector<double> out;
+      for (int k = 0; k < count; ++k) out.push_back(from + k * pitch);
+      return out;
+    };
+    const auto even = [&](int count) {
+      return places(count, closed ? length / count : length / std::max(1, count - 1),
+                    closed || count > 1 ? 0 : length / 2);
+    };
+    const auto longest_count = [&](double pitch) {
+      return static_cast<int>(std::min(20'000.0, std::floor((length + kFits) / pitch))) + (closed ? 0 : 1);
+    };
+    int count = options_.across;
+    double pitch = options_.by == By::pitch ? options_.pitch_mm : size_.x + options_.gap_mm, from = 0;
+    std::vector<double> at;
+    const bool distance_said = options_.by == By::pitch || options_.by == By::gap;
+    if (options_.by == By::shapes) {
+      if (options_.fill)
+        count = most_on(*longest, even, std::max(1, longest_count(std::max(0.5, std::min(size_.x, size_.y) / 4))));
+      at = even(count);
+      pitch = count > 1 ? at[1] - at[0] : 0;
+    } else if (options_.fill && distance_said) {
+      if (pitch <= kFits) return true;
+      count = std::max(1, longest_count(pitch));
+      if (closed) {
+        pitch = length / count;
+      } else {
+        out_.left_over.x = length - (count - 1) * pitch;
+        from = out_.left_over.x / 2;
+      }
+      at = places(count, pitch, from);
+    } else if (options_.by == By::pitch) {
+      at = places(count, pitch, 0);
+      std::erase_if(at, [&](double s) { return s > length + kFits || (closed && s > length - kFits && s > 0); });
+    } else {
+      at = even(count);
+      pitch = count > 1 ? at[1] - at[0] : 0;
+    }
+    int k = 0;
+    for (const Affine& map : along(*longest, at)) out_.copies.push_back({k++, 0, map, false});
+    out_.columns = k, out_.rows = 1;
+    out_.pitch_mm = k > 1 ? pitch : 0;
+    return true;
+  }
+  /// The most that keep the gap from the ones beside them.
+  template <class Even>
+  int most_on(const Polyline& path, Even even, int high) {
+    int fits = 1, too_many = high + 1;
+    while (too_many - fits > 1) {
+      const int n = (fits + too_many) / 2;
+      Copies tried;
+      int k = 0;
+      for (const Affine& map : along(path, even(n))) tried.copies.push_back({k++, 0, map, false});
+      const auto least = least_between(motif_, tried);
+      (!least || *least >= options_.gap_mm - kFits ? fits : too_many) = n;
+    }
+    return fits;
+  }
+
+  const CopyOptions& options_;
+  const std::vector<Polyline>& motif_;
+  Box box_;
+  Vec middle_, size_;  // the size of the largest of the variants
+  std::optional<Spaced> spaced_;
+  std::array<std::optional<Spaced>, 4> variants_;
+  std::array<std::optional<Box>, 4> boxes_;
+  Copies out_;
+};
+
+}  // namespace
+
+std::size_t Copies::count() const {
+  std::set<std::pair<int, int>> seen;
+  for (const auto& copy : copies) seen.emplace(copy.column, copy.row);
+  return seen.size();
+}
+
+Copies copies_of(const std::vector<Polyline>& motif, const CopyOptions& options, std::size_t most,
+                 CopyTrouble& trouble) {
+  return Layer(motif, options).run(most, trouble);
+}
+
+std::optional<double> least_between(const std::vector<Polyline>& motif, const Copies& copies) {
+  constexpr double kThin = 5e-4;  // mm: lines have a width for once
+  const Region own = buffer(motif, kThin);
+  if (own.empty() || copies.copies.size() < 2) return std::nullopt;
+  // Most pairs are alike: by how both are turned, and how far they are apart.
+  using Turn = std::array<long long, 4>;
+  std::map<std::tuple<Turn, Turn, long long, long long>, double> known;
+  std::map<Turn, Clearance> ready;
+  const auto rounded = [](double v) { return std::llround(v * 1e6); };
+  const auto turn_of = [&](const Affine& m) { return Turn{rounded(m.a), rounded(m.b), rounded(m.c), rounded(m.d)}; };
+  const auto turned = [&](const Affine& m) -> const Clearance& {
+    const auto found = ready.find(turn_of(m));
+    return found != ready.end() ? found->second
+                                : ready.emplace(turn_of(m), transformed(own, {m.a, m.b, m.c, m.d, 0, 0})).first->second;
+  };
+  std::vector<Box> boxes;
+  double widest = 0;
+  const Box box = bounds_of(own);
+  for (const auto& copy : copies.copies) {
+    Box b;
+    for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x1, box.y1}, Vec{box.x0, box.y1}})
+      b.add(copy.map(p));
+    boxes.push_back(b);
+    widest = std::max({widest, b.width(), b.height()});
+  }
+  std::vector<std::size_t> order(boxes.size());
+  for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
+  std::sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) { return boxes[a].x0 < boxes[b].x0; });
+  std::optional<double> least;
+  constexpr std::size_t kMost = 6000;  // pairs that are near: where there are more, the others are like these
+  std::size_t looked = 0;
+  for (std::size_t i = 0; i < order.size() && looked < kMost; ++i) {
+    const std::size_t a = order[i];
+    for (std::size_t j = i + 1; j < order.size() && looked < kMost; ++j) {
+      const std::size_t b = order[j];
+      const double near = least.value_or(widest);
+      if (boxes[b].x0 > boxes[a].x1 + near) break;
+      if (boxes[b].y0 > boxes[a].y1 + near || boxes[a].y0 > boxes[b].y1 + near) continue;
+      const Affine &m = copies.copies[a].map, &n = copies.copies[b].map;
+      const Vec moved{n.e - m.e, n.f - m.f};
+      ++looked;
+      const auto [pair, fresh] = known.try_emplace({turn_of(m), turn_of(n), rounded(moved.x), rounded(moved.y)}, 0);
+      if (fresh) pair->second = turned(m).distance(turned(n), moved);
+      const double apart = pair->second > 0 ? pair->second + 2 * kThin : 0;
+      least = std::min(least.value_or(apart), apart);
+    }
+  }
+  return least;
+}
+
+}  // namespace dotlane
