@@ -448,6 +448,19 @@ TEST_CASE("repeats that cannot be say why and leave the motif as it was") {
   // Boxes may overlap, by so much that no two are apart.
   CHECK(trouble({{"gap", -10.0}}).empty());
   CHECK(trouble({{"by", Text("fill-gap")}, {"gap", -10.0}, {"wide", 50.0}, {"high", 50.0}}) == "repeat-many");
+  // Motifs that take up no room in a row end all the same.
+  const Text upright = R"(<path id="a" d="M50 50 v20"/>)";
+  for (const char* way : {"row", "grid", "brick", "hex"}) {
+    for (const char* edge : {"whole", "cut", "wrap"}) {
+      const Drawing d = drawn(repeated(upright, {{"way", Text(way)},
+                                                 {"by", Text("fill-shapes")},
+                                                 {"gap", 0.0},
+                                                 {"wide", 12.0},
+                                                 {"high", 90.0},
+                                                 {"edge", Text(edge)}}));
+      CHECK(d.pieces[0]->piece->lines.size() >= 1);
+    }
+  }
   Project p = repeated(kSquare, {{"by", Text("fill-gap")}});
   p.sheets.clear(), p.shelf.clear();
   const Drawing d = drawn(p);

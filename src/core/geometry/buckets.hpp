@@ -12,11 +12,11 @@ namespace dotlane {
 /// About one item to a cell, where they are spread evenly. What lies outside the bounds is in the cells at the rim.
 class Buckets {
  public:
-  Buckets(const Box& bounds, std::size_t items) : bounds_(bounds) {
+  Buckets(const Box& bounds, std::size_t items) : bounds_(bounds.empty() ? Box{0, 0, 0, 0} : bounds) {
     const double side = std::sqrt(std::max(1.0, static_cast<double>(items)));
-    cell_ = std::max({bounds.width(), bounds.height(), 1e-6}) / side;
-    columns_ = static_cast<int>(bounds.width() / cell_) + 1;
-    rows_ = static_cast<int>(bounds.height() / cell_) + 1;
+    cell_ = std::max({bounds_.width(), bounds_.height(), 1e-6}) / side;
+    columns_ = static_cast<int>(bounds_.width() / cell_) + 1;
+    rows_ = static_cast<int>(bounds_.height() / cell_) + 1;
     cells_.resize(static_cast<std::size_t>(columns_) * static_cast<std::size_t>(rows_));
   }
   [[nodiscard]] int column(double x) const {

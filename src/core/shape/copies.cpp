@@ -16,11 +16,12 @@
 namespace dotlane {
 namespace {
 
-using Way = CopyOptions::Way;
-using By = CopyOptions::By;
-using Turned = CopyOptions::Turned;
-using Edge = CopyOptions::Edge;
+using CopyWay = CopyOptions::Way;
+using CopyBy = CopyOptions::By;
+using CopyTurned = CopyOptions::Turned;
+using CopyEdge = CopyOptions::Edge;
 
+constexpr double kLeastPitch = 0.1;                   // mm: of motifs that take up no room the way they are repeated
 constexpr double kFits = 1e-6;                        // mm: what reaches so little over an edge fits
 const double kHexRow = std::numbers::sqrt3 / 2;       // from row to row of a honeycomb, in pitches
 constexpr double kRosette = std::numbers::sqrt3 + 1;  // from middle to middle of rosettes of six, in their radius
@@ -36,35 +37,37 @@ Box bounds_of_all(const std::vector<Polyline>& lines) {
 /// In which part of the pattern a copy is: what it is turned by depends on it.
 int parity(int n) { return n & 1; }
 
-Affine turned_by(Turned turned, int column, int row) {
+Affine turned_by(CopyTurned turned, int column, int row) {
   const Affine across = Affine::scale(-1, 1), down = Affine::scale(1, -1), half = Affine::scale(-1, -1);
   const bool odd_column = parity(column) != 0, odd_row = parity(row) != 0;
   switch (turned) {
-    case Turned::pm:
+    case CopyTurned::pm:
       return odd_column ? across : Affine{};
-    case Turned::pg:
+    case CopyTurned::pg:
       return odd_column ? down : Affine{};
-    case Turned::pmm:
+    case CopyTurned::pmm:
       return (odd_column ? across : Affine{}) * (odd_row ? down : Affine{});
-    case Turned::p2:
+    case CopyTurned::p2:
       return odd_column ? half : Affine{};
-    case Turned::p4: {
+    case CopyTurned::p4: {
       const Affine quarter{0, 1, -1, 0, 0, 0};
       return odd_column ? (odd_row ? half : quarter) : (odd_row ? half * quarter : Affine{});
     }
-    case Turned::mirrored:
+    case CopyTurned::mirrored:
       return odd_column != odd_row ? across : Affine{};
-    case Turned::turned:
+    case CopyTurned::turned:
       return odd_column != odd_row ? half : Affine{};
-    case Turned::p1:
-    case Turned::p6:
+    case CopyTurned::p1:
+    case CopyTurned::p6:
       break;
   }
   return {};
 }
 
-bool by_column(Turned t) { return t != Turned::p1 && t != Turned::p6; }
-bool by_row(Turned t) { return t == Turned::pmm || t == Turned::p4 || t == Turned::mirrored || t == Turned::turned; }
+bool by_column(CopyTurned t) { return t != CopyTurned::p1 && t != CopyTurned::p6; }
+bool by_row(CopyTurned t) {
+  return t == CopyTurned::pmm || t == CopyTurned::p4 || t == CopyTurned::mirrored || t == CopyTurned::turned;
+}
 
 /// How many fit into a length, each so far from the one before; and what is left over.
 struct Fit {
@@ -92,8 +95,8 @@ class Layer {
   Copies run(std::size_t most, CopyTrouble& trouble) {
     trouble = CopyTrouble::none;
     if (box_.empty()) return {};
-    const bool rosettes = options_.turned == Turned::p6 && flat() && options_.way != Way::row;
-    const bool room_said = flat() && (options_.fill || options_.by == By::spread);
+    const bool rosettes = options_.turned == CopyTurned::p6 && flat() && options_.way != CopyWay::row;
+    const bool room_said = flat() && (options_.fill || options_.by == CopyBy::spread);
     if (room_said && (options_.room.x <= 0 || options_.room.y <= 0)) {
       trouble = CopyTrouble::no_room;
       return {};
@@ -103,10 +106,10 @@ class Layer {
           Box::of(middle_.x - options_.room.x / 2, middle_.y - options_.room.y / 2, options_.room.x, options_.room.y);
     }
     switch (options_.way) {
-      case Way::ring:
+      case CopyWay::ring:
         ring();
         break;
-      case Way::path:
+      case CopyWay::path:
         if (!path()) trouble = CopyTrouble::no_path;
         break;
       default:
@@ -122,9 +125,9 @@ class Layer {
   }
 
  private:
-  [[nodiscard]] bool flat() const { return options_.way != Way::ring && options_.way != Way::path; }
-  [[nodiscard]] bool many_rows() const { return options_.way != Way::row; }
-  [[nodiscard]] Edge edge() const { return out_.room.empty() ? Edge::whole : options_.edge; }
+  [[nodiscard]] bool flat() const { return options_.way != CopyWay::ring && options_.way != CopyWay::path; }
+  [[nodiscard]] bool many_rows() const { return options_.way != CopyWay::row; }
+  [[nodiscard]] CopyEdge edge() const { return out_.room.empty() ? CopyEdge::whole : options_.edge; }
 
   [[nodiscard]] Affine about(const Affine& map) const {
     return Affine::move(middle_.x, middle_.y) * map * Affine::move(-middle_.x, -middle_.y);
@@ -157,7 +160,7 @@ class Layer {
           if (t) pitch = std::max(pitch, *t / i);
         }
       }
-      if (pitch <= 0) return kFits;
+      if (pitch <= kLeastPitch) return kLeastPitch;
     }
     return pitch;
   }
@@ -178,7 +181,7 @@ class Layer {
           }
         }
       }
-      if (down <= 0) return kFits;
+      if (down <= kLeastPitch) return kLeastPitch;
     }
     return down;
   }
@@ -201,19 +204,19 @@ class Layer {
         }
       }
     }
-    return std::max(pitch, kFits);
+    return std::max(pitch, kLeastPitch);
   }
   [[nodiscard]] double shift_share() const {
-    return options_.way == Way::brick ? options_.shift : options_.way == Way::hex ? 0.5 : 0;
+    return options_.way == CopyWay::brick ? options_.shift : options_.way == CopyWay::hex ? 0.5 : 0;
   }
-  [[nodiscard]] bool square() const { return options_.turned == Turned::p4 && many_rows(); }
+  [[nodiscard]] bool square() const { return options_.turned == CopyTurned::p4 && many_rows(); }
 
   /// From column to column and from row to row.
   Vec pitches() {
-    const bool hex = options_.way == Way::hex;
+    const bool hex = options_.way == CopyWay::hex;
     const double gap = options_.gap_mm;
     switch (options_.by) {
-      case By::gap: {
+      case CopyBy::gap: {
         if (hex) {
           const double p = std::max(size_.x + gap, (size_.y + gap) / kHexRow);
           return {p, p * kHexRow};
@@ -221,7 +224,7 @@ class Layer {
         const Vec p{size_.x + gap, size_.y + gap};
         return square() ? Vec{std::max(p.x, p.y), std::max(p.x, p.y)} : p;
       }
-      case By::shapes: {
+      case CopyBy::shapes: {
         if (hex || square()) {
           const double p = shapes_of_lattice(hex ? kHexRow : 1);
           return {p, hex ? p * kHexRow : p};
@@ -229,21 +232,21 @@ class Layer {
         const double p = shapes_across();
         return {p, many_rows() ? shapes_down(wrapped(p, 0)) : p};
       }
-      case By::pitch: {
+      case CopyBy::pitch: {
         const double p = options_.pitch_mm;
         return {p, hex ? p * kHexRow : options_.pitch_down_mm > 0 && !square() ? options_.pitch_down_mm : p};
       }
-      case By::spread:
+      case CopyBy::spread:
         break;
     }
     // The number and the room are said.
     const auto spread = [&](double room, double size, double number, double more) {
-      if (edge() == Edge::wrap) return room / number;
+      if (edge() == CopyEdge::wrap) return room / number;
       return number - 1 + more > 0 ? (room - size) / (number - 1 + more) : room;
     };
     const double p =
         spread(options_.room.x, size_.x, options_.across, many_rows() && options_.down > 1 ? shift_share() : 0);
-    if (hex && edge() != Edge::wrap) return {p, p * kHexRow};
+    if (hex && edge() != CopyEdge::wrap) return {p, p * kHexRow};
     return {p, square() ? p : spread(options_.room.y, size_.y, options_.down, 0)};
   }
 
@@ -254,7 +257,7 @@ class Layer {
     return n;
   }
   [[nodiscard]] double wrapped(double pitch, int axis) const {
-    if (edge() != Edge::wrap) return pitch;
+    if (edge() != CopyEdge::wrap) return pitch;
     const double room = axis == 0 ? options_.room.x : options_.room.y;
     return room / periods(room, pitch, axis == 0 ? even_columns() : even_rows());
   }
@@ -264,7 +267,7 @@ class Layer {
   void lattice(std::size_t most, CopyTrouble& trouble) {
     Vec p = pitches();
     int columns = options_.across, rows = many_rows() ? options_.down : 1;
-    const bool wraps = edge() == Edge::wrap;
+    const bool wraps = edge() == CopyEdge::wrap;
     const double w = options_.room.x, h = options_.room.y;
     if (wraps) {
       columns = options_.fill ? periods(w, p.x, even_columns()) : columns;
@@ -290,18 +293,18 @@ class Layer {
       }
       return;
     }
-    const Edge at_edge = edge();
+    const CopyEdge at_edge = edge();
     const double run_over = many_rows() && !options_.fill && rows > 1 ? shift_share() : 0;
     const Vec first{-(columns - 1 + (wraps ? 0 : run_over)) / 2.0 * p.x, -(rows - 1) / 2.0 * p.y};
-    if (!options_.fill && at_edge == Edge::whole) {
+    if (!options_.fill && at_edge == CopyEdge::whole) {
       for (int r = 0; r < rows; ++r) {
         for (int c = 0; c < columns; ++c) add(c, r, first + Vec{(c + shifted(r)) * p.x, r * p.y});
       }
       return;
     }
     // All that lie in the room, or that reach into it.
-    const auto beyond = [&](double size, double pitch, int number) {
-      return at_edge == Edge::cut ? std::min(number, static_cast<int>(size / pitch) + 1) + 1 : 1;
+    const auto beyond = [&](double size, double pitch, double number) {
+      return at_edge == CopyEdge::cut ? static_cast<int>(std::clamp(size / std::max(pitch, 1e-9), 0.0, number)) + 2 : 1;
     };
     const int more_c = wraps ? 0 : beyond(size_.x, p.x, 1000),
               more_r = wraps || !many_rows() ? 0 : beyond(size_.y, p.y, 1000);
@@ -332,7 +335,7 @@ class Layer {
   void place(int column, int row, Vec by) {
     const Box b = box_at(column, row, by);
     const bool whole = out_.room.grown(kFits).contains(b);
-    if (whole || (options_.edge == Edge::cut && out_.room.grown(-kFits).overlaps(b))) add(column, row, by, !whole);
+    if (whole || (options_.edge == CopyEdge::cut && out_.room.grown(-kFits).overlaps(b))) add(column, row, by, !whole);
   }
   /// A copy of a room without edges: what runs over at one side comes in at the other.
   void wrap(int column, int row, Vec by) {
@@ -349,11 +352,11 @@ class Layer {
 
   /// Rosettes of six around the points of a honeycomb, as near to each other as the six are among themselves.
   void rosette(std::size_t most, CopyTrouble& trouble) {
-    if (edge() == Edge::wrap) trouble = CopyTrouble::no_wrap;
+    if (edge() == CopyEdge::wrap) trouble = CopyTrouble::no_wrap;
     const double apart = std::hypot(size_.x, size_.y) + options_.gap_mm;
-    double radius = options_.by == By::pitch ? options_.pitch_mm : apart;
-    if (options_.by == By::shapes) radius = shapes_of_rosettes();
-    if (options_.by == By::spread)
+    double radius = options_.by == CopyBy::pitch ? options_.pitch_mm : apart;
+    if (options_.by == CopyBy::shapes) radius = shapes_of_rosettes();
+    if (options_.by == CopyBy::spread)
       radius = (options_.room.x - size_.x) / (kRosette * std::max(0, options_.across - 1) + std::numbers::sqrt3);
     if (radius <= kFits) return;
     const double pitch = radius * kRosette;
@@ -370,7 +373,7 @@ class Layer {
     }
     out_.columns = columns, out_.rows = rows;
     out_.pitch_mm = radius, out_.pitch_down_mm = 0;
-    const bool cut = edge() == Edge::cut;
+    const bool cut = edge() == CopyEdge::cut;
     const Vec first =
         out_.room.empty() ? Vec{0, radius} : Vec{-(columns - 1) / 2.0 * pitch, -(rows - 1) / 2.0 * pitch * kHexRow};
     const int more = out_.room.empty() ? 0 : cut ? 2 : 1;
@@ -408,7 +411,7 @@ class Layer {
         }
       }
     }
-    return std::max(radius, kFits);
+    return std::max(radius, kLeastPitch);
   }
 
   /// The least radius for so many.
@@ -501,10 +504,10 @@ class Layer {
       return static_cast<int>(std::min(20'000.0, std::floor((length + kFits) / pitch))) + (closed ? 0 : 1);
     };
     int count = options_.across;
-    double pitch = options_.by == By::pitch ? options_.pitch_mm : size_.x + options_.gap_mm, from = 0;
+    double pitch = options_.by == CopyBy::pitch ? options_.pitch_mm : size_.x + options_.gap_mm, from = 0;
     std::vector<double> at;
-    const bool distance_said = options_.by == By::pitch || options_.by == By::gap;
-    if (options_.by == By::shapes) {
+    const bool distance_said = options_.by == CopyBy::pitch || options_.by == CopyBy::gap;
+    if (options_.by == CopyBy::shapes) {
       if (options_.fill)
         count = most_on(*longest, even, std::max(1, longest_count(std::max(0.5, std::min(size_.x, size_.y) / 4))));
       at = even(count);
@@ -519,7 +522,7 @@ class Layer {
         from = out_.left_over.x / 2;
       }
       at = places(count, pitch, from);
-    } else if (options_.by == By::pitch) {
+    } else if (options_.by == CopyBy::pitch) {
       at = places(count, pitch, 0);
       std::erase_if(at, [&](double s) { return s > length + kFits || (closed && s > length - kFits && s > 0); });
     } else {
