@@ -130,6 +130,16 @@ with tempfile.TemporaryDirectory() as folder:
     said = report("shape", "repeat", square, "--way", "path", "--with", ring, "--pitch", "16mm", "--fill", "1mm", "-o", out)
     check(f"along a path: {said['count']}", said["count"] == 4)
 
+    # Applique: allowances as shapely buffers them; a lower layer runs under the upper one by the underlap alone.
+    with_corner = motif("fabric.svg", "M5 5 h30 v20 h-10 v-8 h-20 Z")
+    face = Polygon([(5, 5), (35, 5), (35, 25), (25, 25), (25, 17), (5, 17)])
+    for edge, area in (("raw", face.area), ("turned", face.buffer(4, 256).area), ("fused", face.area), ("reverse", face.buffer(-4, 256).area)):
+        near(f"applique, {edge}", report("shape", "applique", with_corner, "--edge", edge, "--allowance", "4mm", "-o", out)["area_mm2"], area)
+    layered = folder / "layered.svg"
+    layered.write_text('<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="60mm" viewBox="0 0 100 60" fill="none" stroke="#222"><g id="lower"><path d="M10 10 h40 v30 h-40 Z"/></g><g id="upper"><path d="M50 5 h30 v40 h-30 Z"/></g></svg>')
+    said = report("shape", "applique", layered, "--edge", "raw", "--underlap", "3mm", "-o", out)
+    near("the underlap is added below the upper piece alone", said["area_mm2"], 40 * 30 + 30 * 40 + (box(10, 10, 50, 40).buffer(3, 256) & box(50, 5, 80, 45)).area)
+
     # Ready shapes.
     for word, size in (("card", (210, 148)), ("label", (90, 50)), ("badge", (49, 49)), ("tag", (50, 90)), ("ring", (60, 60))):
         said = report("shape", word, "-o", out)

@@ -36,7 +36,7 @@ class KeyStrokes {
 
 void fill_step_menu(QMenu& menu, const Actions& actions) {
   QString heading;
-  for (const auto& group : {"Outline", "Fill", "Stencil", "Combine", "Clean up", "Place"}) {
+  for (const auto& group : {"Outline", "Fill", "Stencil", "Fabric", "Combine", "Clean up", "Place"}) {
     for (const auto& kind : step_kinds()) {
       if (kind.group != group) continue;
       QAction* action = actions.find(QStringLiteral("step-") + qs(kind.kind));

@@ -108,6 +108,18 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     shoot("repeat");
     break;
   }
+  for (const auto& piece : window.session().project().pieces) {
+    const auto fabric =
+        std::find_if(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.kind == "applique"; });
+    if (fabric == piece->steps.end() || find_drawn(window.session().drawing(), piece->id)->piece->lines.size() < 2)
+      continue;
+    window.session().select({{piece->id, ""}});
+    window.openStep(fabric->id);
+    window.bench().setStacked(true);
+    shoot("fabric");
+    window.bench().setStacked(false);
+    break;
+  }
   if (trims) {
     window.bench().setStacked(true);
     shoot("stacked");

@@ -377,6 +377,8 @@ int shape(Options o, bool json) {
     if (split_piece(project, whole, [](const Line& line) { return line.layer; }).size() < 2)
       split_piece(project, whole, [](const Line& line) { return line.id; });
   }
+  if (kind == "applique" && project.pieces.size() == 1)
+    split_piece(project, project.pieces.front()->id, [](const Line& line) { return line.layer; });
   std::vector<int> pieces;
   for (const auto& piece : project.pieces) pieces.push_back(piece->id);
   std::vector<double> with;

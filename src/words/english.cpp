@@ -55,6 +55,10 @@ const std::map<std::string_view, const char*> kEnglish{
      "again."},
     {"mirrored-twice",
      "{piece} is mirrored in its recipe and once more with the job: it comes out as drawn. Mirror exactly once."},
+    {"fused-not-mirrored",
+     "{piece} is fused, but mirrored neither in its recipe nor with the job: it would come out turned over. Mirror "
+     "exactly "
+     "once."},
     {"clear-not-mirrored",
      "{piece} is engraved on {stock}, which is clear. Read through the blank, from the other side, it comes out the "
      "wrong "
@@ -183,6 +187,13 @@ const std::map<std::string_view, const char*> kEnglish{
     // A note that came with its words, from a file of an older version.
     {"note", "[{piece}: ]{message}"},
     // --- what steps and sources cannot do
+    {"applique-satin",
+     "A satin stitch {stitch|mm2} wide reaches past the underlap of {underlap|mm2}; make that at least {least|mm2}, or "
+     "the "
+     "stitch narrower."},
+    {"applique-thin",
+     "Parts narrower than {width|mm2} fray or have no room for the stitch ({area} mm²); thicken them, or leave them "
+     "out."},
     {"bridge-loose",
      "{islands|n:island falls:islands fall} out: no strip {width|mm2} wide runs straight from {islands?it:them} to the "
      "sheet. Make the bridges narrower."},
@@ -251,6 +262,9 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-cut-last", "Cut last"},
     {"fix-find-room", "Find room"},
     {"fix-mirror", "Mirror the piece"},
+    {"fix-not-over", "Mirror with the job alone"},
+    {"fix-job-mirrored", "Mirror the job"},
+    {"fix-job-plain", "Do not mirror the job"},
     {"fix-per-inch", "{per-inch|0} per inch: {width|mm1} x {height|mm1}"},
     {"fix-confirm-roles", "Confirm the roles"},
     {"fix-drop-tiny", "Drop the tiny bits"},

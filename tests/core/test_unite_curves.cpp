@@ -1,6 +1,7 @@
 // Contours united with their curves kept, against GEOS and against the plain union.
 #include <random>
 
+#include "chance.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/geometry/refit.hpp"
 #include "core/geometry/unite_curves.hpp"
@@ -99,7 +100,7 @@ TEST_CASE("curves that nothing crosses stay digit for digit, and a crossing spli
 TEST_CASE("random curved contours: united, they enclose what GEOS says their chords do") {
   std::mt19937 random(11);
   std::uniform_real_distribution<double> place(0, 60);
-  for (int round = 0; round < 120; ++round) {
+  for (int round = 0; round < rounds(120); ++round) {
     INFO("round " << round);
     Path path;
     path.fill_rule = round % 3 == 0 ? FillRule::evenodd : FillRule::nonzero;

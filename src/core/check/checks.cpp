@@ -40,7 +40,7 @@ class Checker {
     for (auto& finding : check_layout(project_, drawing_, layout_)) out_.push_back(std::move(finding));
     order();
     run_of_some();
-    through_clear();
+    turned_over();
     notes();
     guesses();
     std::stable_sort(out_.begin(), out_.end(),
@@ -324,29 +324,44 @@ class Checker {
           {{"parts", static_cast<double>(parts)}, {"passes", static_cast<double>(plan_.not_now.size())}});
   }
 
-  /// What is engraved on the back of a clear blank reads through it when it is mirrored exactly once.
-  void through_clear() {
+  /// What is engraved on the back of a clear blank reads through it when it is mirrored exactly once; what is fused is
+  /// the right way round when its web was.
+  void turned_over() {
     for (const auto& drawn : drawing_.pieces) {
       const Stock* stock = find_stock(project_, drawn->piece->stock);
       const Piece* piece = find_piece(project_, drawn->piece->id);
-      if (!stock || !stock->clear || !piece) continue;
-      const bool engraved = std::any_of(drawn->piece->lines.begin(), drawn->piece->lines.end(),
-                                        [](const Line& l) { return l.role == Role::engrave; });
-      if (!engraved) continue;
-      bool turned_over = piece->placement.determinant() < 0;
+      if (!stock || !piece) continue;
+      const Step* fused = nullptr;
+      bool over = piece->placement.determinant() < 0;
       for (const auto& step : piece->steps) {
-        const Reading take(*find_kind(step_kinds(), "mirror"), step.values);
-        if (step.on && step.kind == "mirror" && !take.flag("keep")) turned_over = !turned_over;
+        if (!step.on) continue;
+        const KindSpec* kind = find_kind(step_kinds(), step.kind);
+        if (!kind) continue;
+        const Reading take(*kind, step.values);
+        if (step.kind == "mirror" && !take.flag("keep")) over = !over;
+        if (step.kind != "applique" || !take.is("edge", "fused")) continue;
+        fused = &step;
+        if (take.flag("turn-over")) over = !over;
       }
-      if (turned_over == plan_.mirrored) {
-        auto& f =
-            add(turned_over ? "mirrored-twice" : "clear-not-mirrored", turned_over ? Severity::warning : Severity::info,
-                {{"piece", piece->name}, {"stock", stock->name}}, {{piece->id, ""}});
-        if (!turned_over) {
-          Fix fix{Fix::Kind::add_step, {"fix-mirror"}, "", 0, {}, {}};
-          fix.step.kind = "mirror";
-          f.fixes.push_back(std::move(fix));
-        }
+      const bool engraved = stock->clear && std::any_of(drawn->piece->lines.begin(), drawn->piece->lines.end(),
+                                                        [](const Line& l) { return l.role == Role::engrave; });
+      if ((!engraved && !fused) || over != plan_.mirrored) continue;
+      auto& f = add(over    ? "mirrored-twice"
+                    : fused ? "fused-not-mirrored"
+                            : "clear-not-mirrored",
+                    over || fused ? Severity::warning : Severity::info,
+                    {{"piece", piece->name}, {"stock", stock->name}}, {{piece->id, ""}});
+      if (fused) {
+        f.fixes.push_back({Fix::Kind::mirror_job, {plan_.mirrored ? "fix-job-plain" : "fix-job-mirrored"}, "", 0, {}});
+        Fix fix{Fix::Kind::change_step, {over ? "fix-not-over" : "fix-mirror"}, "", 0, {}, {}};
+        fix.step.id = fused->id;
+        fix.step.values = {
+            {"turn-over", !Reading(*find_kind(step_kinds(), "applique"), fused->values).flag("turn-over")}};
+        f.fixes.push_back(std::move(fix));
+      } else if (!over) {
+        Fix fix{Fix::Kind::add_step, {"fix-mirror"}, "", 0, {}, {}};
+        fix.step.kind = "mirror";
+        f.fixes.push_back(std::move(fix));
       }
     }
   }
@@ -418,6 +433,9 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
       return remove_lines(std::move(project), lines);
     case Fix::Kind::confirm_roles:
       return confirm_roles(std::move(project), lines);
+    case Fix::Kind::mirror_job:
+      project.plan.mirrored = !project.plan.mirrored;
+      return project;
     case Fix::Kind::find_room:
       return find_room(project, drawing, lay_out(project, drawing), fix.laid);
     case Fix::Kind::restore_order:

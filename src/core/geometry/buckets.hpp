@@ -19,10 +19,8 @@ class Buckets {
     rows_ = static_cast<int>(bounds_.height() / cell_) + 1;
     cells_.resize(static_cast<std::size_t>(columns_) * static_cast<std::size_t>(rows_));
   }
-  [[nodiscard]] int column(double x) const {
-    return std::clamp(static_cast<int>((x - bounds_.x0) / cell_), 0, columns_ - 1);
-  }
-  [[nodiscard]] int row(double y) const { return std::clamp(static_cast<int>((y - bounds_.y0) / cell_), 0, rows_ - 1); }
+  [[nodiscard]] int column(double x) const { return cell_of(x - bounds_.x0, columns_); }
+  [[nodiscard]] int row(double y) const { return cell_of(y - bounds_.y0, rows_); }
   [[nodiscard]] int columns() const { return columns_; }
   [[nodiscard]] int rows() const { return rows_; }
   [[nodiscard]] double cell() const { return cell_; }
@@ -38,6 +36,9 @@ class Buckets {
   }
 
  private:
+  [[nodiscard]] int cell_of(double from_first, int cells) const {
+    return static_cast<int>(std::clamp(from_first / cell_, 0.0, static_cast<double>(cells - 1)));
+  }
   Box bounds_;
   double cell_ = 1;
   int columns_ = 1, rows_ = 1;

@@ -36,7 +36,8 @@ struct Fix {
     set_per_inch,
     add_step,
     change_step,
-    find_room
+    find_room,
+    mirror_job
   };
   Kind kind = Kind::confirm_roles;
   Said label;                       ///< what its button says

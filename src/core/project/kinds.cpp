@@ -291,6 +291,25 @@ std::vector<KindSpec> make_step_kinds() {
                        {{"auto", "as its size asks"}, {"1", "one"}, {"2", "two"}, {"3", "three"}, {"4", "four"}}),
                 choice("way", "run", {{"upright", "upright"}, {"level", "level"}, {"shortest", "the shortest way"}}),
                 length("two-from", "two from", 8, 0, 5000, "Islands as long as this have two."), lines()}});
+  const ValueSpec::Condition hem{"edge", {"turned", "reverse"}}, flat{"edge", {"raw", "fused"}};
+  k.push_back(
+      {"applique",
+       "Applique",
+       "Shapes of fabric: what is turned under, and what runs under their neighbours.",
+       "Fabric",
+       {choice("edge", "edge", {{"raw", "raw"}, {"turned", "turned under"}, {"fused", "fused"}, {"reverse", "reverse"}},
+               "Raw and fused are cut on the line and stitched over; reverse is an opening in the fabric on top."),
+        only({hem}, length("allowance", "allowance", 6, 0.1, 100, "Turned under.")),
+        only({{"edge", {"raw", "turned", "fused"}}},
+             length("underlap", "underlap", 3, 0, 100, "How far it runs under the pieces above, and only there.")),
+        only({{"edge", {"raw", "turned", "fused"}}}, pieces("runs under", "None: every piece above.")),
+        only({flat}, length("satin", "satin stitch", 0, 0, 30, "Its width, to see whether it covers the edge.")),
+        length("stitch", "line inside", 0, 0, 100, "A drawn line to stitch along; 0: none."),
+        only({hem}, choice("marks", "clips, notches", {{"none", "none"}, {"score", "scored"}, {"draw", "drawn"}},
+                           "Where the allowance must be cut into to lie flat.")),
+        only({{"edge", {"fused"}}}, flag("turn-over", "turned over", false,
+                                         "Here, for the paper of the web on its back, instead of with the job.")),
+        lines()}});
   return k;
 }
 

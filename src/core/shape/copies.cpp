@@ -80,9 +80,9 @@ Fit fitting(double room, double size, double pitch) {
   return {count, std::max(0.0, room - size - (count - 1) * pitch)};
 }
 
-class Layer {
+class Arrangement {
  public:
-  Layer(const std::vector<Polyline>& motif, const CopyOptions& options)
+  Arrangement(const std::vector<Polyline>& motif, const CopyOptions& options)
       : options_(options), motif_(motif), box_(bounds_of_all(motif)), middle_(box_.centre()) {
     for (int row = 0; row < 2; ++row) {
       for (int column = 0; column < 2; ++column) {
@@ -570,7 +570,7 @@ std::size_t Copies::count() const {
 
 Copies copies_of(const std::vector<Polyline>& motif, const CopyOptions& options, std::size_t most,
                  CopyTrouble& trouble) {
-  return Layer(motif, options).run(most, trouble);
+  return Arrangement(motif, options).run(most, trouble);
 }
 
 std::optional<double> least_between(const std::vector<Polyline>& motif, const Copies& copies) {

@@ -78,6 +78,14 @@ FlatPiece flatten_piece(const Piece& piece, const Affine& map) {
   return out;
 }
 
+/// Whether the step works with every piece above, as none is named.
+bool works_under_all(const Step& step) {
+  if (!inputs_of(step).empty()) return false;
+  if (step.kind != "applique") return step.kind == "trim-under";
+  const Reading take(*find_kind(step_kinds(), "applique"), step.values);
+  return take.number("underlap") > 0 && !take.is("edge", "reverse");
+}
+
 /// Made lines get their roles as soon as they are there: the next step asks for them.
 void give_roles(std::vector<Line>& lines, const std::map<std::string, Dress>& dress) {
   for (auto& line : lines) {
@@ -103,9 +111,8 @@ class PieceGraph {
     }
     std::vector<int> above;
     for (const auto& piece : project.pieces) {
-      const bool trims = std::any_of(piece->steps.begin(), piece->steps.end(), [](const Step& s) {
-        return s.on && s.kind == "trim-under" && inputs_of(s).empty();
-      });
+      const bool trims = std::any_of(piece->steps.begin(), piece->steps.end(),
+                                     [](const Step& s) { return s.on && works_under_all(s); });
       if (trims) {
         const auto users = users_of_users(piece->id);
         for (const int upper : above) {
@@ -393,7 +400,12 @@ class Evaluation {
     } else {
       std::vector<StepOutcome> outcomes{recipe->first};
       for (const auto& after : recipe->after) outcomes.push_back(after.outcome);
-      recipe->shaped = std::make_shared<const Shaped>(*lines, std::move(outcomes));
+      const auto fabric = std::find_if(recipe->after.begin(), recipe->after.end(),
+                                       [](const auto& a) { return a.step.kind == "applique"; });
+      std::vector<Line> seen;
+      if (fabric != recipe->after.end())
+        seen = fabric == recipe->after.begin() ? recipe->start : std::prev(fabric)->lines;
+      recipe->shaped = std::make_shared<const Shaped>(*lines, std::move(outcomes), std::move(seen));
     }
     done_[piece.id] = recipe;
     const std::lock_guard lock(cache_.mutex_);
@@ -446,7 +458,7 @@ class Evaluation {
 
   std::vector<Input> inputs_for(const Piece& piece, const Step& step, const Frame& frame) {
     auto ids = inputs_of(step);
-    if (ids.empty() && step.kind == "trim-under") ids = graph_.above(piece.id);
+    if (works_under_all(step)) ids = graph_.above(piece.id);
     // What is made of other pieces alone works where they are; its own placement moves the result.
     const Affine own = piece.source.kind == "pieces" ? Affine{} : frame.to_figure;
     std::vector<Input> out;
@@ -527,7 +539,7 @@ class Evaluation {
 };
 
 const Region& Shaped::material() const {
-  std::call_once(once_, [this] { material_ = material_of(lines); });
+  std::call_once(once_, [this] { material_ = material_of(seen_.empty() ? lines : seen_); });
   return material_;
 }
 

@@ -24,15 +24,17 @@ struct Frame {
 /// A recipe carried out: its lines in the frame and what each step did.
 class Shaped {
  public:
-  Shaped(std::vector<Line> made, std::vector<StepOutcome> did) : lines(std::move(made)), outcomes(std::move(did)) {}
+  Shaped(std::vector<Line> made, std::vector<StepOutcome> did, std::vector<Line> seen = {})
+      : lines(std::move(made)), outcomes(std::move(did)), seen_(std::move(seen)) {}
   const std::vector<Line> lines;
   const std::vector<StepOutcome> outcomes;
-  /// See material_of(); worked out when first asked for.
+  /// What of it is seen in the end: its lines' material, without allowances of fabric. Worked out when first asked for.
   [[nodiscard]] const Region& material() const;
 
  private:
   mutable std::once_flag once_;
   mutable Region material_;
+  const std::vector<Line> seen_;  // the lines before the first "applique", where there is one
 };
 
 /// Remembers what pieces came to, step by step, so that an edit recomputes only what it touched. Safe to share among

@@ -21,6 +21,14 @@ namespace dotlane {
 /// The indices of the closed shapes meant: those named, else the cut ones, else all closed ones. Strokes of fills are
 /// no shapes.
 [[nodiscard]] std::vector<std::size_t> shapes_meant(const std::string& of, const std::vector<Line>& lines);
+/// What closed lines enclose, each for itself and all together. Where shapes lie in each other or overlap they are one,
+/// and its line is the first.
+struct Faces {
+  std::vector<Region> each;
+  Region together;
+  bool one = false;
+};
+[[nodiscard]] Faces faces_of(const std::vector<Line>& lines, const std::vector<std::size_t>& meant);
 /// The indices of the lines meant: those named, else every line.
 [[nodiscard]] std::vector<std::size_t> lines_meant(const std::string& of, const std::vector<Line>& lines);
 
@@ -73,6 +81,8 @@ std::vector<Line> step_leave_out(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_fill_holes(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call);
+// Fabric: steps_fabric.cpp.
+std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call);
 // Stencils: steps_stencil.cpp.
 std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call);
 // Filling: steps_fill.cpp.

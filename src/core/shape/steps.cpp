@@ -159,6 +159,18 @@ Region nested(std::vector<Region> regions) {
   return out;
 }
 
+Faces faces_of(const std::vector<Line>& lines, const std::vector<std::size_t>& meant) {
+  Faces out;
+  double apart = 0;
+  for (const std::size_t i : meant) {
+    out.each.push_back(region_of(placed_path(lines[i])));
+    apart += area_of(out.each.back());
+  }
+  out.together = nested(out.each);
+  out.one = std::abs(apart - area_of(out.together)) > 1e-6 * apart;
+  return out;
+}
+
 Region material_of(const std::vector<Line>& lines) {
   std::vector<Region> shapes;
   for (const std::size_t i : shapes_meant("", lines)) {
@@ -220,6 +232,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"overlap", step_overlap},
       {"divide", step_divide},
       {"bridge", step_bridge},
+      {"applique", step_applique},
       {"fill", step_fill},
       {"trim-under", step_trim_under},
       {"simplify", step_simplify},

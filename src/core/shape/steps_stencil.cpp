@@ -6,13 +6,7 @@ namespace dotlane {
 
 std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call) {
   const auto meant = shapes_meant(call.take.text("of"), lines);
-  std::vector<Region> shapes;
-  double apart = 0;
-  for (const std::size_t i : meant) {
-    shapes.push_back(region_of(*lines[i].path));
-    apart += area_of(shapes.back());
-  }
-  const Region openings = nested(shapes);
+  const Faces openings = faces_of(lines, meant);
   BridgeOptions options;
   options.width_mm = call.take.number("width");
   options.two_from_mm = call.take.number("two-from");
@@ -21,7 +15,7 @@ std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call) {
   options.way = call.take.is("way", "level")      ? Way::level
                 : call.take.is("way", "shortest") ? Way::shortest
                                                   : Way::upright;
-  auto made = std::make_shared<Bridged>(bridged(openings, options));
+  auto made = std::make_shared<Bridged>(bridged(openings.together, options));
   double narrow = 0, narrowest = options.width_mm;
   for (const auto& bridge : made->bridges) {
     if (bridge.width_mm > options.width_mm - 1e-9) continue;
@@ -35,14 +29,12 @@ std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call) {
         {"bridge-narrow", {{"bridges", narrow}, {"width", options.width_mm}, {"narrowest", narrowest}}}};
   }
   if (!made->bridges.empty()) {
-    // Shapes that lie in each other are one opening, whose line is the first; others stay lines of their own.
-    const bool one = std::abs(apart - area_of(openings)) > 1e-6 * apart;
     std::vector<Region> strips;
     for (const auto& bridge : made->bridges) strips.push_back(bridge.strip);
     const Region all = unite(strips);
     for (std::size_t k = 0; k < meant.size(); ++k) {
       Line& line = lines[meant[k]];
-      const Region left = !one ? subtract(shapes[k], all) : k == 0 ? made->openings : Region();
+      const Region left = !openings.one ? subtract(openings.each[k], all) : k == 0 ? made->openings : Region();
       line = with_region(line, left, open_polylines(line));
     }
   }

@@ -1,0 +1,74 @@
+#include "core/shape/applique.hpp"
+#include "core/shape/line_set.hpp"
+
+namespace dotlane {
+
+std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call) {
+  const Reading& take = call.take;
+  const auto meant = shapes_meant(take.text("of"), lines);
+  const bool turned = take.is("edge", "turned"), reverse = take.is("edge", "reverse"), fused = take.is("edge", "fused");
+  const double allowance = take.number("allowance"), underlap = reverse ? 0 : take.number("underlap");
+  const double satin = turned || reverse ? 0 : take.number("satin"), stitch = take.number("stitch");
+  if (meant.empty()) {
+    call.outcome.trouble = {{"offset-nothing"}};
+    return lines;
+  }
+  Region cover;
+  if (underlap > 0) {
+    auto pieces = inputs_of(call.step);
+    if (pieces.empty()) pieces = call.inputs.above;
+    std::vector<Region> all;
+    for (const int id : pieces) all.push_back(call.inputs.covers(id));
+    cover = unite(all);
+  }
+  auto [shapes, together, one] = faces_of(lines, meant);
+  if (one) {
+    shapes.assign(meant.size(), {});
+    shapes.front() = together;
+  }
+  double thin = 0;
+  const double thinnest = satin > 0 ? satin : kFrays;
+  std::vector<Line> aids;
+  for (std::size_t k = 0; k < meant.size(); ++k) {
+    Line& line = lines[meant[k]];
+    const Region& face = shapes[k];
+    Region cut = reverse ? offset(face, -allowance) : applique_cut(face, cover, turned ? allowance : 0, underlap);
+    if (cut.empty() && !face.empty()) ++call.outcome.dropped;
+    if (!turned && !reverse) thin += narrower_than(face, thinnest);
+    const auto aid = [&](Path path, Role role, int number) {
+      if (path.contours.empty()) return;
+      Line made = line;
+      made.path = std::move(path);
+      made.role = role, made.tool.clear();
+      made.id = made_id(line.id, call.step.id, number);
+      aids.push_back(std::move(made));
+    };
+    if (stitch > 0) aid(refit(reverse ? offset(face, stitch) : offset(face, -stitch)), Role::draw, 1);
+    if ((turned || reverse) && !take.is("marks", "none")) {
+      // Of an opening the fabric around it is turned: what is outside is inside.
+      Region edge = face, within = cut;
+      if (reverse) {
+        const Box b = bounds_of(face).grown(10 + allowance);
+        const Region around{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}};
+        edge = subtract(around, face), within = subtract(around, cut);
+        std::erase_if(edge.rings, [&](const Ring& r) { return bounds_of(r) == b; });
+      }
+      Path marks;
+      for (const auto& mark : allowance_marks(edge, within, allowance)) marks.contours.push_back(refit(mark));
+      aid(std::move(marks), take.is("marks", "score") ? Role::score : Role::draw, 2);
+    }
+    line = with_region(line, cut, open_polylines(line));
+  }
+  if (satin > 0 && !cover.empty() && underlap < satin / 2) {
+    call.outcome.trouble = {{"applique-satin", {{"stitch", satin}, {"underlap", underlap}, {"least", satin / 2}}}};
+  } else if (thin > 0.02 * area_of(together)) {
+    call.outcome.trouble = {{"applique-thin", {{"width", thinnest}, {"area", thin}}}};
+  }
+  lines.insert(lines.end(), aids.begin(), aids.end());
+  if (!fused || !take.flag("turn-over")) return lines;
+  // Drawn on the paper of the web, which lies on the back.
+  const Vec middle = bounds_of(lines).centre();
+  return mapped(std::move(lines), Affine::move(2 * middle.x, 0) * Affine::scale(-1, 1));
+}
+
+}  // namespace dotlane
