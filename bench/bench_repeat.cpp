@@ -67,38 +67,30 @@ void paint(const Project& p, const Drawing& drawing) {
   benchmark::DoNotOptimize(paint_lines(painter, view, p, drawing, light_theme(), {}));
 }
 
-void one_motif_to_picture(benchmark::State& state) {  // the reference: the same edit with a single copy
-  Project p = strewn(200);
-  p.pieces.front().edit([](Piece& piece) { piece.steps.clear(); });
+/// Edits the motif again and again, and hands what comes of it on.
+template <class Done>
+void edit_motif(benchmark::State& state, Project p, Done done) {
   DrawingCache cache;
   double phase = 0;
   for (auto _ : state) {
     p = with_phase(std::move(p), 200, phase += 0.1);
-    paint(p, evaluate(p, cache));
+    done(p, evaluate(p, cache));
   }
+}
+
+void one_motif_to_picture(benchmark::State& state) {  // the reference: the same edit with a single copy
+  Project p = strewn(200);
+  p.pieces.front().edit([](Piece& piece) { piece.steps.clear(); });
+  edit_motif(state, std::move(p), paint);
 }
 BENCHMARK(one_motif_to_picture)->Unit(benchmark::kMillisecond);
 
 void ten_thousand_evaluated(benchmark::State& state) {
-  Project p = strewn(200);
-  DrawingCache cache;
-  double phase = 0;
-  for (auto _ : state) {
-    p = with_phase(std::move(p), 200, phase += 0.1);
-    benchmark::DoNotOptimize(evaluate(p, cache));
-  }
+  edit_motif(state, strewn(200), [](const Project&, const Drawing& drawing) { benchmark::DoNotOptimize(&drawing); });
 }
 BENCHMARK(ten_thousand_evaluated)->Unit(benchmark::kMillisecond);
 
-void ten_thousand_to_picture(benchmark::State& state) {
-  Project p = strewn(200);
-  DrawingCache cache;
-  double phase = 0;
-  for (auto _ : state) {
-    p = with_phase(std::move(p), 200, phase += 0.1);
-    paint(p, evaluate(p, cache));
-  }
-}
+void ten_thousand_to_picture(benchmark::State& state) { edit_motif(state, strewn(200), paint); }
 BENCHMARK(ten_thousand_to_picture)->Unit(benchmark::kMillisecond);
 
 void ten_thousand_laid_out(benchmark::State& state) {

@@ -115,7 +115,7 @@ with tempfile.TemporaryDirectory() as folder:
     said = report("shape", "repeat", square, "--across", "16", "--fill", "12x1in", "--edge", "wrap", "-o", out)
     near("16 of 15 mm across 12 in (common practice, no published source)", said["pitch_mm"], 304.8 / 16)
     said = report("shape", "repeat", square, "--pitch", "19.05mm", "--fill", "12x1in", "-o", out)
-    check(f"as many by the distance: {said['count']}", said["count"] == 16 and abs(said["left_over_mm"][0] - 4.05) < 1e-3)
+    check(f"as many by the distance: {said['count']}", said["count"] == 16 and abs(said["left_over_mm"] - 4.05) < 1e-3)
     check("the room is the page", all(abs(b.bounds[0] - 2.025 - 19.05 * i) < 1e-3 for i, b in enumerate(shapes_in(out))))
     said = report("shape", "repeat", square, "--across", "5", "--pitch", "18mm", "-o", out)
     check("number and distance", said["count"] == 5 and abs(said["size_mm"][0] - 87) < 1e-3)

@@ -237,7 +237,8 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
                     {"rows", r->rows},
                     {"pitch_mm", round4(r->pitch_mm)},
                     {"pitch_down_mm", round4(r->pitch_down_mm)},
-                    {"left_over_mm", {round4(r->left_over.x), round4(r->left_over.y)}}};
+                    {"left_over_mm", round4(r->left_over.x)},
+                    {"left_over_down_mm", round4(r->left_over.y)}};
         if (r->radius_mm > 0) repeated["radius_mm"] = round4(r->radius_mm);
         if (r->between_mm) repeated["between_mm"] = round4(*r->between_mm);
       }

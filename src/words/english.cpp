@@ -192,7 +192,7 @@ const std::map<std::string_view, const char*> kEnglish{
      "the "
      "stitch narrower."},
     {"applique-thin",
-     "Parts narrower than {width|mm2} fray or have no room for the stitch ({area} mm²); thicken them, or leave them "
+     "Parts narrower than {width|mm2} fray or have no room for the stitch ({area|area1}); thicken them, or leave them "
      "out."},
     {"bridge-loose",
      "{islands|n:island falls:islands fall} out: no strip {width|mm2} wide runs straight from {islands?it:them} to the "

@@ -391,6 +391,20 @@ TEST_CASE("copies share their motif through drawing, parts and plan, and follow 
   CHECK(bounds_of_piece(*add_step(p, 1, grow), 1).width() == Approx(bounds_of_piece(p, 1).width() + 2).margin(0.02));
 }
 
+TEST_CASE("what takes long to repeat is left for later, what copies a small motif is there at once") {
+  const auto stale = [](const Text& body, Values values) {
+    DrawingCache cache;
+    const Drawing d = evaluate(repeated(body, std::move(values)), cache, Effort::at_once);
+    return d.pieces[0]->stale;
+  };
+  Text lace = "M50 50";
+  for (int i = 0; i < 3000; ++i) lace += i % 2 == 0 ? " l0.05 0.4" : " l0.05 -0.4";
+  const Text heavy = "<path id=\"a\" d=\"" + lace + "\"/>";
+  CHECK(stale(heavy, {}));
+  CHECK(stale(heavy, {{"by", Text("fill-shapes")}}));
+  CHECK_FALSE(stale(kSquare, {{"way", Text("grid")}, {"count", 100.0}, {"rows", 100.0}, {"gap", 1.0}}));
+}
+
 TEST_CASE("single copies are left out and given other roles, and keep that when there are more") {
   Project p = repeated(kSquare, {{"way", Text("grid")}, {"count", 4.0}, {"rows", 3.0}});
   const auto ids = [&] {

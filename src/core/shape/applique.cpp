@@ -9,7 +9,7 @@
 namespace dotlane {
 namespace {
 
-constexpr double kCorner = 0.6;    // radians: a sharper turn is a corner
+constexpr double kCornerTurn = 0.6;    // radians: a sharper turn is a corner
 constexpr double kBend = 8;        // allowances: an inward bend of a smaller radius is clipped,
 constexpr double kBulge = 4;       // and an outward one notched
 constexpr double kWindow = 3;      // mm of edge over which its bend is judged
@@ -40,7 +40,7 @@ std::vector<EdgePlace> places_on(const Ring& ring) {
   for (std::size_t i = 0; i < n; ++i) {
     const Vec a = ring[i] - ring[(i + n - 1) % n], b = ring[(i + 1) % n] - ring[i];
     turn[i] = std::atan2(cross(a, b), dot(a, b));
-    if (std::abs(turn[i]) >= kCorner)
+    if (std::abs(turn[i]) >= kCornerTurn)
       out.push_back({ring[i], unit_of(outward(unit_of(a)) + outward(unit_of(b))), turn[i], true});
   }
   double carried = 0;
@@ -53,14 +53,14 @@ std::vector<EdgePlace> places_on(const Ring& ring) {
       double far = carried;
       for (std::size_t k = i; far < kWindow / 2 && k + n > i; --k) {
         const std::size_t at = k % n;
-        if (std::abs(turn[at]) >= kCorner) break;
+        if (std::abs(turn[at]) >= kCornerTurn) break;
         bend += turn[at];
         far += distance(ring[at], ring[(at + n - 1) % n]);
         if (k == 0) break;
       }
       far = length - carried;
       for (std::size_t k = i + 1; far < kWindow / 2 && k < i + n; ++k) {
-        if (std::abs(turn[k % n]) >= kCorner) break;
+        if (std::abs(turn[k % n]) >= kCornerTurn) break;
         bend += turn[k % n];
         far += distance(ring[k % n], ring[(k + 1) % n]);
       }

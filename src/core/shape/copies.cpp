@@ -3,15 +3,11 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <map>
 #include <numbers>
 #include <optional>
 #include <set>
-#include <tuple>
 
-#include "core/geometry/clearance.hpp"
-#include "core/geometry/region.hpp"
-#include "core/shape/spacing.hpp"
+#include "core/shape/copies_motif.hpp"
 
 namespace dotlane {
 namespace {
@@ -22,17 +18,9 @@ using CopyTurned = CopyOptions::Turned;
 using CopyEdge = CopyOptions::Edge;
 
 constexpr double kLeastPitch = 0.1;                   // mm: of motifs that take up no room the way they are repeated
-constexpr double kFits = 1e-6;                        // mm: what reaches so little over an edge fits
+constexpr double kCopyFits = 1e-6;                    // mm: what reaches so little over an edge fits
 const double kHexRow = std::numbers::sqrt3 / 2;       // from row to row of a honeycomb, in pitches
 constexpr double kRosette = std::numbers::sqrt3 + 1;  // from middle to middle of rosettes of six, in their radius
-
-Box bounds_of_all(const std::vector<Polyline>& lines) {
-  Box box;
-  for (const auto& line : lines) {
-    for (const Vec p : line.points) box.add(p);
-  }
-  return box;
-}
 
 /// In which part of the pattern a copy is: what it is turned by depends on it.
 int parity(int n) { return n & 1; }
@@ -75,8 +63,8 @@ struct Fit {
   double left_over = 0;
 };
 Fit fitting(double room, double size, double pitch) {
-  if (size > room + kFits) return {0, room};
-  const int count = static_cast<int>(std::min(1e6, std::floor((room - size + kFits) / std::max(pitch, 1e-9)))) + 1;
+  if (size > room + kCopyFits) return {0, room};
+  const int count = static_cast<int>(std::min(1e6, std::floor((room - size + kCopyFits) / std::max(pitch, 1e-9)))) + 1;
   return {count, std::max(0.0, room - size - (count - 1) * pitch)};
 }
 
@@ -105,19 +93,14 @@ class Arrangement {
       out_.room =
           Box::of(middle_.x - options_.room.x / 2, middle_.y - options_.room.y / 2, options_.room.x, options_.room.y);
     }
-    switch (options_.way) {
-      case CopyWay::ring:
-        ring();
-        break;
-      case CopyWay::path:
-        if (!path()) trouble = CopyTrouble::no_path;
-        break;
-      default:
-        if (rosettes) {
-          rosette(most, trouble);
-        } else {
-          lattice(most, trouble);
-        }
+    if (options_.way == CopyWay::ring) {
+      out_ = copies_in_ring(motif_, options_);
+    } else if (options_.way == CopyWay::path) {
+      out_ = copies_on_path(motif_, options_, trouble);
+    } else if (rosettes) {
+      rosette(most, trouble);
+    } else {
+      lattice(most, trouble);
     }
     if (out_.copies.size() > most) trouble = CopyTrouble::too_many;
     if (trouble != CopyTrouble::none && trouble != CopyTrouble::no_wrap) out_.copies.clear();
@@ -129,15 +112,7 @@ class Arrangement {
   [[nodiscard]] bool many_rows() const { return options_.way != CopyWay::row; }
   [[nodiscard]] CopyEdge edge() const { return out_.room.empty() ? CopyEdge::whole : options_.edge; }
 
-  [[nodiscard]] Affine about(const Affine& map) const {
-    return Affine::move(middle_.x, middle_.y) * map * Affine::move(-middle_.x, -middle_.y);
-  }
-  static std::vector<Polyline> transformed_all(const std::vector<Polyline>& lines, const Affine& map) {
-    std::vector<Polyline> out;
-    out.reserve(lines.size());
-    for (const auto& line : lines) out.push_back(transformed(line, map));
-    return out;
-  }
+  [[nodiscard]] Affine about(const Affine& map) const { return about_middle(middle_, map); }
 
   /// The motif as it is in this part of the pattern.
   const Spaced& variant(int column, int row) {
@@ -195,12 +170,9 @@ class Arrangement {
         if (j == 0 && i <= 0) continue;
         for (int row = 0; row < 2; ++row) {
           const Vec v{i + (parity(row + j) - parity(row)) * shift_share(), j * row_share};
-          const double length = std::hypot(v.x, v.y);
-          if (pitch * length >= far) continue;
-          for (int column = 0; column <= (by_column(options_.turned) ? 1 : 0); ++column) {
-            const auto t = clear_from(variant(column, row), variant(column + i, row + j).lines, v * (1 / length), {});
-            if (t) pitch = std::max(pitch, *t / length);
-          }
+          if (pitch * norm(v) >= far) continue;
+          for (int column = 0; column <= (by_column(options_.turned) ? 1 : 0); ++column)
+            keep_clear(pitch, variant(column, row), variant(column + i, row + j).lines, v);
         }
       }
     }
@@ -252,7 +224,7 @@ class Arrangement {
 
   /// How many periods a room has that wraps around, and the pitch that this makes.
   [[nodiscard]] int periods(double room, double pitch, bool even) const {
-    int n = std::max(1, static_cast<int>(std::floor(std::min(1e6, (room + kFits) / std::max(pitch, 1e-9)))));
+    int n = std::max(1, static_cast<int>(std::floor(std::min(1e6, (room + kCopyFits) / std::max(pitch, 1e-9)))));
     if (even && n % 2 != 0) n = std::max(2, n - 1);
     return n;
   }
@@ -334,8 +306,9 @@ class Arrangement {
   /// Whole copies where they are in the room; others where it cuts them off.
   void place(int column, int row, Vec by) {
     const Box b = box_at(column, row, by);
-    const bool whole = out_.room.grown(kFits).contains(b);
-    if (whole || (options_.edge == CopyEdge::cut && out_.room.grown(-kFits).overlaps(b))) add(column, row, by, !whole);
+    const bool whole = out_.room.grown(kCopyFits).contains(b);
+    if (whole || (options_.edge == CopyEdge::cut && out_.room.grown(-kCopyFits).overlaps(b)))
+      add(column, row, by, !whole);
   }
   /// A copy of a room without edges: what runs over at one side comes in at the other.
   void wrap(int column, int row, Vec by) {
@@ -344,8 +317,8 @@ class Arrangement {
       for (int x = -1; x <= 1; ++x) {
         const Vec at = by + Vec{x * room.width(), y * room.height()};
         const Box b = box_at(column, row, at);
-        if (!room.grown(-kFits).overlaps(b)) continue;
-        add(column, row, at, !room.grown(kFits).contains(b));
+        if (!room.grown(-kCopyFits).overlaps(b)) continue;
+        add(column, row, at, !room.grown(kCopyFits).contains(b));
       }
     }
   }
@@ -358,7 +331,7 @@ class Arrangement {
     if (options_.by == CopyBy::shapes) radius = shapes_of_rosettes();
     if (options_.by == CopyBy::spread)
       radius = (options_.room.x - size_.x) / (kRosette * std::max(0, options_.across - 1) + std::numbers::sqrt3);
-    if (radius <= kFits) return;
+    if (radius <= kCopyFits) return;
     const double pitch = radius * kRosette;
     int columns = options_.across, rows = options_.down;
     const double w = radius * std::numbers::sqrt3 + size_.x, h = 2 * radius + size_.y;
@@ -386,8 +359,8 @@ class Arrangement {
           const Vec by = at + turn({0, -radius});
           const Affine map = Affine::move(by.x, by.y) * about(turn);
           const Box b = bounds_of_all(transformed_all(motif_, map));
-          const bool whole = out_.room.empty() || out_.room.grown(kFits).contains(b);
-          if (!whole && !(cut && out_.room.grown(-kFits).overlaps(b))) continue;
+          const bool whole = out_.room.empty() || out_.room.grown(kCopyFits).contains(b);
+          if (!whole && !(cut && out_.room.grown(-kCopyFits).overlaps(b))) continue;
           out_.copies.push_back({6 * c + k, r, map, !whole});
         }
       }
@@ -405,149 +378,11 @@ class Arrangement {
           const Vec middle{(c + 0.5 * r) * kRosette, r * kRosette * kHexRow};
           if (k == 0 && c == 0 && r == 0) continue;
           const Vec v = middle + turn({0, -1}) - Vec{0, -1};
-          const double length = std::hypot(v.x, v.y);
-          const auto t = clear_from(own, lines, v * (1 / length), {});
-          if (t) radius = std::max(radius, *t / length);
+          keep_clear(radius, own, lines, v);
         }
       }
     }
     return std::max(radius, kLeastPitch);
-  }
-
-  /// The least radius for so many.
-  double ring_radius(int count) {
-    const Spaced own = spaced(motif_, std::max(0.0, options_.gap_mm));
-    double radius = 0;
-    const auto on_ring = [&](int k) {  // of radius 1
-      const double turn = 2 * std::numbers::pi * k / count;
-      return Vec{std::sin(turn), -std::cos(turn)};
-    };
-    const auto look = [&](int from, int to) {
-      const Vec v = on_ring(to) - on_ring(from);
-      const double length = std::hypot(v.x, v.y);
-      const auto lines =
-          options_.turn ? transformed_all(own.lines, about(Affine::rotate(360.0 * to / count))) : own.lines;
-      if (const auto t = clear_from(own, lines, v * (1 / length), {})) radius = std::max(radius, *t / length);
-    };
-    if (options_.turn) {
-      for (int k = 1; k < count; ++k) look(0, k);
-    } else {  // they are not turned, so it matters where on the ring the two are
-      for (int k = 0; k < count; ++k) {
-        for (int next = 1; next <= std::min(3, count - 1); ++next) look(k, k + next);
-      }
-    }
-    return radius;
-  }
-  void ring() {
-    int count = options_.across;
-    double radius = options_.radius_mm;
-    if (options_.radius_follows) {
-      radius = ring_radius(count);
-    } else if (options_.fill) {
-      int fits = 1, too_many = 201;
-      while (too_many - fits > 1) {
-        const int n = (fits + too_many) / 2;
-        (ring_radius(n) <= radius + kFits ? fits : too_many) = n;
-      }
-      count = fits;
-    }
-    const Affine down = Affine::move(0, radius);
-    for (int k = 0; k < count; ++k) {
-      // The first one stays where it is; the middle of the ring lies below it.
-      const Affine turn = about(down * Affine::rotate(360.0 * k / count) * down.inverse());
-      const Vec by = turn(middle_) - middle_;
-      out_.copies.push_back({k, 0, k == 0 ? Affine{} : options_.turn ? turn : Affine::move(by.x, by.y), false});
-    }
-    out_.columns = count, out_.rows = 1;
-    out_.radius_mm = radius;
-    out_.pitch_mm = count > 1 ? 2 * std::numbers::pi * radius / count : 0;
-  }
-
-  /// Places on the path, so far along it each, turned by its direction there.
-  [[nodiscard]] std::vector<Affine> along(const Polyline& path, const std::vector<double>& places) const {
-    std::vector<Affine> out;
-    std::size_t i = 1;
-    double before = 0;
-    for (const double place : places) {
-      double step = distance(path.points[i - 1], path.points[i]);
-      while (i + 1 < path.points.size() && before + step < place) {
-        before += step, ++i;
-        step = distance(path.points[i - 1], path.points[i]);
-      }
-      const Vec a = path.points[i - 1], b = path.points[i];
-      const double t = step > 0 ? std::clamp((place - before) / step, 0.0, 1.0) : 0;
-      const Vec by = a + (b - a) * t - middle_;
-      const double angle = std::atan2(b.y - a.y, b.x - a.x) * 180 / std::numbers::pi;
-      out.push_back(Affine::move(by.x, by.y) * about(options_.turn ? Affine::rotate(angle) : Affine{}));
-    }
-    return out;
-  }
-  bool path() {
-    const Polyline* longest = nullptr;
-    double length = 0;
-    for (const auto& line : options_.path) {
-      const double l = length_of(line);
-      if (l > length) longest = &line, length = l;
-    }
-    if (!longest) return false;
-    const bool closed = longest->closed;
-    const auto places = [&](int count, double pitch, double from) {
-      std::vector<double> out;
-      for (int k = 0; k < count; ++k) out.push_back(from + k * pitch);
-      return out;
-    };
-    const auto even = [&](int count) {
-      return places(count, closed ? length / count : length / std::max(1, count - 1),
-                    closed || count > 1 ? 0 : length / 2);
-    };
-    const auto longest_count = [&](double pitch) {
-      return static_cast<int>(std::min(20'000.0, std::floor((length + kFits) / pitch))) + (closed ? 0 : 1);
-    };
-    int count = options_.across;
-    double pitch = options_.by == CopyBy::pitch ? options_.pitch_mm : size_.x + options_.gap_mm, from = 0;
-    std::vector<double> at;
-    const bool distance_said = options_.by == CopyBy::pitch || options_.by == CopyBy::gap;
-    if (options_.by == CopyBy::shapes) {
-      if (options_.fill)
-        count = most_on(*longest, even, std::max(1, longest_count(std::max(0.5, std::min(size_.x, size_.y) / 4))));
-      at = even(count);
-      pitch = count > 1 ? at[1] - at[0] : 0;
-    } else if (options_.fill && distance_said) {
-      if (pitch <= kFits) return true;
-      count = std::max(1, longest_count(pitch));
-      if (closed) {
-        pitch = length / count;
-      } else {
-        out_.left_over.x = length - (count - 1) * pitch;
-        from = out_.left_over.x / 2;
-      }
-      at = places(count, pitch, from);
-    } else if (options_.by == CopyBy::pitch) {
-      at = places(count, pitch, 0);
-      std::erase_if(at, [&](double s) { return s > length + kFits || (closed && s > length - kFits && s > 0); });
-    } else {
-      at = even(count);
-      pitch = count > 1 ? at[1] - at[0] : 0;
-    }
-    int k = 0;
-    for (const Affine& map : along(*longest, at)) out_.copies.push_back({k++, 0, map, false});
-    out_.columns = k, out_.rows = 1;
-    out_.pitch_mm = k > 1 ? pitch : 0;
-    return true;
-  }
-  /// The most that keep the gap from the ones beside them.
-  template <class Even>
-  int most_on(const Polyline& path, Even even, int high) {
-    int fits = 1, too_many = high + 1;
-    while (too_many - fits > 1) {
-      const int n = (fits + too_many) / 2;
-      Copies tried;
-      int k = 0;
-      for (const Affine& map : along(path, even(n))) tried.copies.push_back({k++, 0, map, false});
-      const auto least = least_between(motif_, tried);
-      (!least || *least >= options_.gap_mm - kFits ? fits : too_many) = n;
-    }
-    return fits;
   }
 
   const CopyOptions& options_;
@@ -571,56 +406,6 @@ std::size_t Copies::count() const {
 Copies copies_of(const std::vector<Polyline>& motif, const CopyOptions& options, std::size_t most,
                  CopyTrouble& trouble) {
   return Arrangement(motif, options).run(most, trouble);
-}
-
-std::optional<double> least_between(const std::vector<Polyline>& motif, const Copies& copies) {
-  constexpr double kThin = 5e-4;  // mm: lines have a width for once
-  const Region own = buffer(motif, kThin);
-  if (own.empty() || copies.copies.size() < 2) return std::nullopt;
-  // Most pairs are alike: by how both are turned, and how far they are apart.
-  using Turn = std::array<long long, 4>;
-  std::map<std::tuple<Turn, Turn, long long, long long>, double> known;
-  std::map<Turn, Clearance> ready;
-  const auto rounded = [](double v) { return std::llround(v * 1e6); };
-  const auto turn_of = [&](const Affine& m) { return Turn{rounded(m.a), rounded(m.b), rounded(m.c), rounded(m.d)}; };
-  const auto turned = [&](const Affine& m) -> const Clearance& {
-    const auto found = ready.find(turn_of(m));
-    return found != ready.end() ? found->second
-                                : ready.emplace(turn_of(m), transformed(own, {m.a, m.b, m.c, m.d, 0, 0})).first->second;
-  };
-  std::vector<Box> boxes;
-  double widest = 0;
-  const Box box = bounds_of(own);
-  for (const auto& copy : copies.copies) {
-    Box b;
-    for (const Vec p : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x1, box.y1}, Vec{box.x0, box.y1}})
-      b.add(copy.map(p));
-    boxes.push_back(b);
-    widest = std::max({widest, b.width(), b.height()});
-  }
-  std::vector<std::size_t> order(boxes.size());
-  for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
-  std::sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) { return boxes[a].x0 < boxes[b].x0; });
-  std::optional<double> least;
-  constexpr std::size_t kMost = 6000;  // pairs that are near: where there are more, the others are like these
-  std::size_t looked = 0;
-  for (std::size_t i = 0; i < order.size() && looked < kMost; ++i) {
-    const std::size_t a = order[i];
-    for (std::size_t j = i + 1; j < order.size() && looked < kMost; ++j) {
-      const std::size_t b = order[j];
-      const double near = least.value_or(widest);
-      if (boxes[b].x0 > boxes[a].x1 + near) break;
-      if (boxes[b].y0 > boxes[a].y1 + near || boxes[a].y0 > boxes[b].y1 + near) continue;
-      const Affine &m = copies.copies[a].map, &n = copies.copies[b].map;
-      const Vec moved{n.e - m.e, n.f - m.f};
-      ++looked;
-      const auto [pair, fresh] = known.try_emplace({turn_of(m), turn_of(n), rounded(moved.x), rounded(moved.y)}, 0);
-      if (fresh) pair->second = turned(m).distance(turned(n), moved);
-      const double apart = pair->second > 0 ? pair->second + 2 * kThin : 0;
-      least = std::min(least.value_or(apart), apart);
-    }
-  }
-  return least;
 }
 
 }  // namespace dotlane

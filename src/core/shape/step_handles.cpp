@@ -2,7 +2,6 @@
 
 #include <algorithm>
 
-#include "core/project/arrange.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/copies.hpp"

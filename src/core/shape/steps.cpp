@@ -212,8 +212,9 @@ std::size_t work_of(const Step& step, const std::vector<Line>& lines) {
   const bool ring = take.is("way", "around"), path = take.is("way", "path");
   const bool by_shapes = ring ? !take.is("ring", "radius") : take.text("by").ends_with("shapes");
   const bool cuts = !ring && !path && take.text("edge") != "whole" && take.text("by") != "count-gap";
-  // Shapes are compared in many directions, on rings and paths with every copy.
-  return lines.size() + nodes_in(lines) * (by_shapes ? (ring || path ? 100 : 10) : cuts ? 20 : 0);
+  // How far copies are apart is looked at once; shapes that decide it, in many directions, on rings and paths with
+  // every copy.
+  return lines.size() + nodes_in(lines) * (by_shapes ? (ring || path ? 100 : 10) : cuts ? 20 : 1);
 }
 
 bool only_places(const std::string& kind) {
