@@ -9,12 +9,12 @@
 namespace dotlane {
 namespace {
 
-constexpr double kCornerTurn = 0.6;    // radians: a sharper turn is a corner
-constexpr double kBend = 8;        // allowances: an inward bend of a smaller radius is clipped,
-constexpr double kBulge = 4;       // and an outward one notched
-constexpr double kWindow = 3;      // mm of edge over which its bend is judged
-constexpr double kNotch = 0.25;    // of the allowance: half the width of a notch
-constexpr double kHairsMm = 0.05;  // slivers that a difference may leave
+constexpr double kCornerTurn = 0.6;  // radians: a sharper turn is a corner
+constexpr double kBend = 8;          // allowances: an inward bend of a smaller radius is clipped,
+constexpr double kBulge = 4;         // and an outward one notched
+constexpr double kWindow = 3;        // mm of edge over which its bend is judged
+constexpr double kNotch = 0.25;      // of the allowance: half the width of a notch
+constexpr double kHairsMm = 0.05;    // slivers that a difference may leave
 
 /// A place on the edge of the face; its directions are of length 1.
 struct EdgePlace {
