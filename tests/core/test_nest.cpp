@@ -156,6 +156,24 @@ TEST_CASE("packing again keeps the sheets that lie there, on their mats") {
   check_apart(once, derived(once), 2);
 }
 
+TEST_CASE("where thousands of strokes run over a part's edge, the box around them is what it takes up") {
+  // Two zigzags that cross each other at every turn: two lines, thousands of strokes beyond the edge.
+  std::string up = "M5 10", down = "M5 30";
+  for (int i = 0; i < 2000; ++i) {
+    const double y = 0.03 * i;
+    up += " L105 " + std::to_string(y + 30) + " L5 " + std::to_string(y + 10.015);
+    down += " L105 " + std::to_string(y + 10) + " L5 " + std::to_string(y + 30.015);
+  }
+  Project p = project_of(R"(<path d="M10 0H100V100H10Z"/><path id="up" stroke="#dd3333" d=")" + up +
+                         R"("/><path id="down" stroke="#dd3333" d=")" + down + R"("/>)");
+  p = assign_role(std::move(p), {{p.pieces[0]->id, "up"}, {p.pieces[0]->id, "down"}}, Role::draw);
+  const Derived d = derived(p);
+  REQUIRE(d.layout.parts.size() == 1);
+  const Box box = bounds_of(packed_shape(d.drawing, d.layout.parts.front()));
+  CHECK(box.width() == Approx(100).margin(0.2));
+  CHECK(box.height() == Approx(100).margin(0.2));
+}
+
 TEST_CASE("what is used of a sheet and what is left: figures of a sheet cut in half") {
   Project p = project_of(R"(<rect id="half" x="10" y="10" width="140" height="280"/>)");
   p.machine.border_mm = 10;

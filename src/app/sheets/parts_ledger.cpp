@@ -49,7 +49,7 @@ class PartPainter : public QStyledItemDelegate {
  private:
   void paintSheet(QPainter& p, const QRectF& r, int id) const {
     const Theme& t = theme();
-    const SheetDesk& desk = model_.desk();
+    SheetDesk& desk = model_.desk();
     p.fillRect(r, t.dark ? t.panel.lighter(118) : QColor("#F0E9DC"));
     QString name = tr("Waiting"), right;
     double left = 14;

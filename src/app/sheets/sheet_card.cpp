@@ -146,6 +146,11 @@ void SheetCard::editStock(const QString& label, const std::string& key, const st
   session_.commit(std::move(next), label, key.empty() ? key : key + sheet->stock);
 }
 
+void SheetCard::showEvent(QShowEvent* event) {
+  QFrame::showEvent(event);
+  update();
+}
+
 void SheetCard::update() {
   const Project& project = session_.project();
   // The layout may be a moment older than the project.
@@ -162,7 +167,7 @@ void SheetCard::update() {
   const auto& laid = desk_.layout().laid;
   const auto n = std::count_if(laid.begin(), laid.end(), [&](const LaidPart& p) { return p.sheet == sheet->id; });
   QString facts = counted(static_cast<std::size_t>(n), tr("part"), tr("parts"));
-  const SheetUse* use = desk_.use_of(sheet->id);
+  const SheetUse* use = isVisible() ? desk_.use_of(sheet->id) : nullptr;
   if (use) {
     facts += tr("  ·  %1 % used").arg(QLocale().toString(100 * use->used, 'f', 0));
     if (use->offcut.width() >= 1)

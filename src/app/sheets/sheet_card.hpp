@@ -17,6 +17,9 @@ class SheetCard : public QFrame {
  public:
   SheetCard(Session& session, SheetDesk& desk, QWidget* parent);
 
+ protected:
+  void showEvent(QShowEvent* event) override;
+
  private:
   void update();
   void editSheet(const QString& label, const std::string& key, const std::function<void(Sheet&)>& change);

@@ -136,7 +136,8 @@ int SheetDesk::number_of(int sheet) const {
   return 0;
 }
 
-const SheetUse* SheetDesk::use_of(int sheet) const {
+const SheetUse* SheetDesk::use_of(int sheet) {
+  workOutUse();
   const auto known = use_.find(sheet);
   return known == use_.end() ? nullptr : &known->second;
 }
@@ -145,7 +146,6 @@ void SheetDesk::follow() {
   shown_ = session_.derivedHandle();
   chosen_ = those_of(layout(), ids_);
   hovered_.reset();
-  workOutUse();
   emit changed();
 }
 

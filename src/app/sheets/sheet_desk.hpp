@@ -47,8 +47,8 @@ class SheetDesk : public QObject {
   [[nodiscard]] QString name_of(std::size_t laid) const;
   /// 1 for the first sheet, in the order in which they are run.
   [[nodiscard]] int number_of(int sheet) const;
-  /// Nothing until it is worked out.
-  [[nodiscard]] const SheetUse* use_of(int sheet) const;
+  /// Worked out aside when first asked for after a change; what it was, or nothing, until then.
+  [[nodiscard]] const SheetUse* use_of(int sheet);
   /// The record of the part, or null.
   [[nodiscard]] const PartRecord* record_of(std::size_t laid) const;
 

@@ -4,6 +4,7 @@
 #include <map>
 
 #include "core/geometry/centre_line.hpp"
+#include "core/latest.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/letter_fit.hpp"
 
@@ -61,40 +62,66 @@ Values changed(const Values& before, const Values& after) {
   return out;
 }
 
-/// The fix that shifts one pair, when a shift helps.
-std::optional<Fix> pair_fix(const Words& w, const LetterPair& pair) {
-  const auto shift = mending_shift(w.lettering, w.regions, pair, w.limits());
-  if (!shift || *shift == 0) return std::nullopt;
-  return w.change(
-      {*shift < 0 ? "fix-tighten" : "fix-loosen",
-       {{"left", w.letter(pair.left)}, {"right", w.letter(pair.right)}, {"by", std::abs(*shift) * w.scale}}},
-      changed(w.piece.source.values, with_space_before(w.piece.source.values, w.lettering, pair.right, *shift)));
+/// How the letters of joined lettering stand and what would mend them.
+struct Mending {
+  std::vector<PairFit> fits;
+  std::vector<std::optional<double>> shifts;  ///< by pair: what mends one that does not fit, where a shift does
+  std::optional<Values> closed_up;
+};
+
+/// Worked out once: most edits change something else and ask for the same again.
+std::shared_ptr<const Mending> mending_of(const Words& w) {
+  static Latest<std::tuple<Values, double, double>, std::shared_ptr<const Mending>> latest{16};
+  const Values& values = w.piece.source.values;
+  const FitLimits limits = w.limits();
+  std::tuple key{values, limits.neck, limits.counter_mm2};
+  if (auto known = latest.find(key)) return *known;
+  auto out = std::make_shared<Mending>();
+  if (w.lettering.letters.size() <= kMostClosedUp) {
+    if (auto closed = closed_up(values, limits)) out->closed_up = std::move(*closed);
+  }
+  out->fits = pair_fits(w.lettering, w.regions, limits);
+  std::size_t apart = 0, closed = 0;
+  for (const auto& fit : out->fits) {
+    const bool is_apart = !fit.touches && ++apart <= kMostPairs, is_closed = fit.closed && ++closed <= kMostPairs;
+    out->shifts.push_back(is_apart || is_closed ? mending_shift(w.lettering, w.regions, fit.pair, limits)
+                                                : std::nullopt);
+  }
+  latest.keep(std::move(key), out);
+  return out;
 }
 
 void pairs(const Words& w, std::vector<Finding>& out) {
-  std::size_t apart = 0, closed = 0;
-  std::optional<Fix> all;
-  if (w.lettering.letters.size() <= kMostClosedUp) {
-    if (auto values = closed_up(w.piece.source.values, w.limits()))
-      all = w.change({"fix-close-up"}, changed(w.piece.source.values, *values));
-  }
-  auto add = [&](const char* code, const char* form, Figures figures, const LetterPair& pair) {
+  const auto mending = mending_of(w);
+  const Values& values = w.piece.source.values;
+  auto add = [&](const char* code, const char* form, Figures figures, std::size_t i) {
+    const LetterPair& pair = mending->fits[i].pair;
     Finding f = w.say(code, Severity::warning, std::move(figures), form);
-    if (auto fix = pair_fix(w, pair)) f.fixes.push_back(std::move(*fix));
-    if (all && !all->step.values.empty()) f.fixes.push_back(*all);
+    if (const auto shift = mending->shifts[i]; shift && *shift != 0) {
+      f.fixes.push_back(w.change(
+          {*shift < 0 ? "fix-tighten" : "fix-loosen",
+           {{"left", w.letter(pair.left)}, {"right", w.letter(pair.right)}, {"by", std::abs(*shift) * w.scale}}},
+          changed(values, with_space_before(values, w.lettering, pair.right, *shift))));
+    }
+    if (mending->closed_up) {
+      if (Values all = changed(values, *mending->closed_up); !all.empty())
+        f.fixes.push_back(w.change({"fix-close-up"}, std::move(all)));
+    }
     out.push_back(std::move(f));
   };
-  for (const auto& fit : pair_fits(w.lettering, w.regions, w.limits())) {
+  std::size_t apart = 0, closed = 0;
+  for (std::size_t i = 0; i < mending->fits.size(); ++i) {
+    const PairFit& fit = mending->fits[i];
     if (!fit.touches && ++apart <= kMostPairs) {
       Figures figures{{"left", w.letter(fit.pair.left)}, {"right", w.letter(fit.pair.right)}};
       if (fit.gap > 0) figures["gap"] = fit.gap * w.scale;
-      add("letters-apart", fit.gap > 0 ? "" : "hardly", std::move(figures), fit.pair);
+      add("letters-apart", fit.gap > 0 ? "" : "hardly", std::move(figures), i);
     }
     if (fit.closed && ++closed <= kMostPairs) {
       const auto& c = *fit.closed;
       Figures figures{{"letter", w.letter(c.letter)}, {"was", c.was_mm2 * w.scale * w.scale}};
       if (c.left_mm2 > 0) figures["left"] = c.left_mm2 * w.scale * w.scale;
-      add("counter-closed", c.left_mm2 > 0 ? "" : "whole", std::move(figures), fit.pair);
+      add("counter-closed", c.left_mm2 > 0 ? "" : "whole", std::move(figures), i);
     }
   }
   if (apart > kMostPairs || closed > kMostPairs) {

@@ -8,7 +8,7 @@ namespace dotlane {
 namespace {
 
 constexpr double kOver = 0.05;          // mm: half the width of what runs over an edge
-constexpr std::size_t kMostOver = 300;  // lines that run over an edge; of more, the box around them is taken
+constexpr std::size_t kMostOver = 300;  // strokes that run over an edge; of more, the box around all is taken
 constexpr double kThin = 0.002;         // mm: outlines are thinned this much before they are compared
 constexpr double kEdge = 1e-3;          // mm: what reaches so little past an edge lies inside
 
@@ -39,11 +39,8 @@ Region packed_shape(const Drawing& drawing, const Part& part) {
       if (all || !std::all_of(line.points.begin(), line.points.end(), [&](Vec q) { return body.contains(q); }))
         lines.push_back(std::move(line));
     }
-    if (lines.size() > kMostOver) {
-      shape = unite({shape, region_of_box(part.reach)});
-    } else {
-      shape = unite({shape, buffer(clip(lines, part.body(), false), kOver, kOver)});
-    }
+    if (lines.size() <= kMostOver) lines = clip(lines, part.body(), false);
+    shape = unite({shape, lines.size() > kMostOver ? region_of_box(part.reach) : buffer(lines, kOver, kOver)});
   }
   return transformed(shape, frame_of(find_drawn(drawing, part.key.piece)->map).to_figure.inverse());
 }

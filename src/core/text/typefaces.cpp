@@ -4,9 +4,9 @@
 
 #include <algorithm>
 #include <filesystem>
-#include <mutex>
 #include <set>
 
+#include "core/latest.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -76,26 +76,14 @@ class OpenFaces {
  public:
   using Key = std::tuple<std::string, int, AxisValues>;
   Result<std::shared_ptr<const Face>> open(const Key& key) {
-    {
-      const std::lock_guard lock(mutex_);
-      const auto found = std::find_if(faces_.begin(), faces_.end(), [&](const auto& f) { return f.first == key; });
-      if (found != faces_.end()) {
-        std::rotate(faces_.begin(), found, found + 1);
-        return faces_.front().second;
-      }
-    }
+    if (auto known = faces_.find(key)) return *known;
     auto face = open_face(std::get<0>(key), std::get<1>(key), std::get<2>(key));
-    if (!face) return face;
-    const std::lock_guard lock(mutex_);
-    faces_.insert(faces_.begin(), {key, *face});
-    if (faces_.size() > kMost) faces_.pop_back();
+    if (face) faces_.keep(key, *face);
     return face;
   }
 
  private:
-  static constexpr std::size_t kMost = 32;
-  std::mutex mutex_;
-  std::vector<std::pair<Key, std::shared_ptr<const Face>>> faces_;  // the latest first
+  Latest<Key, std::shared_ptr<const Face>> faces_{32};
 };
 
 }  // namespace
