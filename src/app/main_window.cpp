@@ -133,7 +133,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   connect(top_, &TopBar::stagePicked, this, &MainWindow::setStage);
   connect(top_, &TopBar::secondLookPicked, this, [this] { showSecondLook(!look_open_); });
   connect(look_, &SecondLook::showLines, bench_, &Bench::point);
-  connect(look_, &SecondLook::showLines, desk_, &SheetDesk::point);
+  connect(look_, &SecondLook::showLines, desk_, [this](const std::vector<LineRef>& lines) { desk_->point(lines); });
   connect(bench_, &Bench::filesDropped, this, &MainWindow::take);
   connect(sheets_, &SheetsView::filesDropped, this, &MainWindow::take);
   connect(desk_, &SheetDesk::said, notice_, &Notice::say);
@@ -537,12 +537,16 @@ void MainWindow::addEditActions() {
                        text);
                  });
   }
-  actions_.add("pick-contours", tr("Leave out contours by clicking them"), Qt::CTRL | Qt::ALT | Qt::Key_X, [this] {
+  const auto pick = [this](Picking what) {
     setStage(Stage::draft);
-    bench_->setPicking(!bench_->picking());
+    bench_->setPicking(bench_->picking() == what ? Picking::none : what);
     bench_->setFocus();
-  });
-  connect(&session_, &Session::pickingAsked, actions_.find(QStringLiteral("pick-contours")), &QAction::trigger);
+  };
+  actions_.add("pick-contours", tr("Leave out contours by clicking them"), Qt::CTRL | Qt::ALT | Qt::Key_X,
+               [pick] { pick(Picking::contours); });
+  actions_.add("pick-bridges", tr("Set bridges and take them away by clicking"), Qt::CTRL | Qt::ALT | Qt::Key_B,
+               [pick] { pick(Picking::bridges); });
+  connect(&session_, &Session::pickingAsked, this, pick);
   actions_.add("mirror", tr("Mirror the whole job, or not"), Qt::CTRL | Qt::Key_M, [this] {
     Project next = session_.project();
     next.plan.mirrored = !next.plan.mirrored;
@@ -586,6 +590,8 @@ void MainWindow::updateActions() {
                          "zoom-selection", "mirror-across", "mirror-down"})
     enable(id, any);
   enable("pick-contours", session_.selectedPieces().size() == 1);
+  enable("pick-bridges",
+         session_.selectedPieces().size() == 1 && has_bridges(session_.project(), session_.selectedPieces().front()));
   for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
   shapes_->update();

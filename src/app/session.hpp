@@ -16,6 +16,9 @@
 
 namespace dotlane {
 
+/// What clicks on the bench are for while they do not choose: contours are left out, bridges set and taken away.
+enum class Picking { none, contours, bridges };
+
 /// Commits take effect at once; drawing() is current but for recipes that take long (see
 /// stale()). Plan and findings are worked out aside and follow with
 /// derivedChanged(). Reading and writing files happens aside too.
@@ -114,7 +117,7 @@ class Session : public QObject {
   void opened();       ///< another project is here; views should fit it
   void broughtIn(int piece);
   void said(const QString& message, bool problem);
-  void pickingAsked();  ///< contours are to be clicked on the bench
+  void pickingAsked(Picking what);  ///< what a value is to be clicked on the bench for
   void changedOutside(const QString& path, const std::function<void(bool)>& then);
   void readingChanged(const QString& what);  ///< empty when done
 

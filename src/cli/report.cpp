@@ -51,6 +51,7 @@ Json findings_report(const std::vector<Finding>& findings) {
     finding["figures"] = std::move(figures);
     finding["lines"] = std::move(lines);
     finding["fixes"] = std::move(fixes);
+    if (f.at) finding["at_mm"] = {std::round(f.at->x * 1e4) / 1e4, std::round(f.at->y * 1e4) / 1e4};
     out.push_back(std::move(finding));
   }
   return out;

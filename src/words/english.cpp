@@ -99,6 +99,17 @@ const std::map<std::string_view, const char*> kEnglish{
      "them in again."},
     // --- findings: shapes
     {"recipe-trouble", "{piece}[, {step|step}]: {because}"},
+    {"stencil-neck",
+     "{piece}: between openings the sheet is only {width|mm2} wide, under {limit|mm2} in {necks|n:place:places}, and "
+     "may "
+     "tear. Make the openings narrower, or move them apart."},
+    {"stencil-tongue",
+     "{piece}: a part of the sheet hangs by one end, {length|mm0} long and {width|mm1} wide: it bends and lifts. Hold "
+     "its "
+     "tip by a bridge."},
+    {"stencil-open",
+     "{piece}: {open|0} % of the stencil is open; with more than {limit|0} % it is limp. Leave a wide edge "
+     "around it, or take a firmer stock."},
     {"tiny-bits",
      "{piece}: {contours|n:cut contour is:cut contours are} smaller than {limit|area1} (the smallest {least|area2}) "
      "and "
@@ -275,6 +286,8 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-join-letters", "Join the letters"},
     {"fix-capitals", "Make capitals {cap|mm2} high"},
     {"fix-thicken", "Thicken by {by|mm2}"},
+    {"fix-openings-narrower", "Make the openings {by|mm2} narrower"},
+    {"fix-bridge-more", "One more bridge there"},
     {"fix-angle-piece", "Turn the strokes to {angle|1}° as it lies"},
     {"fix-angle", "Turn the strokes to {angle|1}°"},
     {"fix-inset-half", "Inset half the tip, {inset|mm2}"},

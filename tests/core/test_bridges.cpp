@@ -1,8 +1,12 @@
 // Bridges of stencils: nothing falls out of the sheet, openings lose the strips and no more, and what is symmetric
 // stays so. Connectedness and areas are asked of GEOS.
+#include <set>
+
 #include "chance.hpp"
+#include "core/project/kinds.hpp"
 #include "core/shape/bridges.hpp"
 #include "core/shape/lettering.hpp"
+#include "core/shape/step_handles.hpp"
 #include "core/text/typefaces.hpp"
 #include "fixtures.hpp"
 #include "geos_oracle.hpp"
@@ -54,6 +58,15 @@ Region mirrored(const Region& region) {
 }
 double differ(const Region& a, const Region& b) {
   return geos_boolean(a, b, Boolean::cut_away).area + geos_boolean(b, a, Boolean::cut_away).area;
+}
+
+Ring disc(Vec at, double r) {
+  Ring out;
+  for (int i = 0; i < 240; ++i) {
+    const double t = 2 * std::numbers::pi * i / 240;
+    out.push_back(at + Vec{r * std::cos(t), r * std::sin(t)});
+  }
+  return out;
 }
 
 Region letter(const char* face, const Text& text) {
@@ -127,15 +140,7 @@ TEST_CASE("letters of four faces are held, and those that are symmetric stay it"
 
 TEST_CASE("a ring's island has one bridge where it is small, two across from each other where it is longer") {
   const auto ring = [](double outer, double inner) {
-    Region out;
-    Chance none(1);
-    Ring a, b;
-    for (int i = 0; i < 240; ++i) {
-      const double t = 2 * std::numbers::pi * i / 240;
-      a.push_back({outer * std::cos(t), outer * std::sin(t)});
-      b.push_back({inner * std::cos(t), inner * std::sin(t)});
-    }
-    return region_of({a, b}, FillRule::evenodd);
+    return region_of({disc({0, 0}, outer), disc({0, 0}, inner)}, FillRule::evenodd);
   };
   CHECK(bridged(ring(6, 3), {}).bridges.size() == 1);
   const Bridged two = bridged(ring(20, 14), {});
@@ -178,6 +183,161 @@ TEST_CASE("a ring's island has one bridge where it is small, two across from eac
   const Region disc = region_of(std::vector<Ring>{{{0, 0}, {9, 0}, {9, 9}}}, FillRule::evenodd);
   CHECK(bridged(disc, {}).bridges.empty());
   CHECK(bridged(Region{}, {}).openings.empty());
+}
+
+TEST_CASE("bridges set by hand stand there, those left out do not, and what is left is held all the same") {
+  const Region ring = region_of({disc({0, 0}, 20), disc({0, 0}, 14)}, FillRule::evenodd);
+  BridgeOptions options;
+  options.per_island = 1;
+  options.set = {{17, 0}};
+  Bridged made = bridged(ring, options);
+  REQUIRE(made.bridges.size() == 1);
+  CHECK(made.bridges[0].set == std::optional<std::size_t>(0));
+  CHECK(distance(made.bridges[0].at, {17, 0}) < 0.05);
+  CHECK(made.bridges[0].length_mm == Approx(6).margin(0.02));
+  CHECK(std::abs(std::remainder(made.bridges[0].angle, 180)) < 1e-9);  // across the ring, though upright is asked for
+  // Slanted where the ring runs so; on the material the nearest opening is meant; far out, the nearest side.
+  options.set = {{17 * std::cos(0.7854), -17 * std::sin(0.7854)}, {-13, 0}, {0, 90}};
+  made = bridged(ring, options);
+  REQUIRE(made.bridges.size() == 3);
+  CHECK(std::abs(made.bridges[0].angle - 45) < 1e-9);
+  CHECK(distance(made.bridges[1].at, {-17, 0}) < 0.1);
+  CHECK(distance(made.bridges[2].at, {0, 17}) < 0.1);
+  CHECK(pieces_of_sheet(made.openings) == 1);
+  // With two asked for, the second lies well away from the one that was set.
+  options.per_island = 2;
+  options.set = {{17, 0}};
+  made = bridged(ring, options);
+  REQUIRE(made.bridges.size() == 2);
+  CHECK(made.bridges[1].at.x == Approx(0).margin(0.05));
+  CHECK_FALSE(made.bridges[1].set);
+  // One that is left out: one less. None of two left: one lies elsewhere, for the island must be held.
+  options.set.clear();
+  options.none = {{0, 17}};
+  made = bridged(ring, options);
+  REQUIRE(made.bridges.size() == 1);
+  CHECK(made.bridges[0].at.y == Approx(-17).margin(0.05));
+  options.none = {{0, 17}, {0, -17}};
+  made = bridged(ring, options);
+  REQUIRE(made.bridges.size() == 1);
+  for (const Vec gone : options.none) CHECK(distance(made.bridges[0].at, gone) > 5);
+  CHECK(made.loose == 0);
+  options.none.clear();
+  for (int i = 0; i < 36; ++i) options.none.push_back({17 * std::cos(i / 5.7), 17 * std::sin(i / 5.7)});
+  CHECK(bridged(ring, options).loose == 0);
+  // Across an opening without an island too: a slot becomes two.
+  const Region slot = region_of(std::vector<Ring>{{{0, 0}, {80, 0}, {80, 5}, {0, 5}}}, FillRule::evenodd);
+  BridgeOptions halve;
+  halve.set = {{40, 2}};
+  made = bridged(slot, halve);
+  REQUIRE(made.bridges.size() == 1);
+  CHECK(parts_of(made.openings).size() == 2);
+  CHECK(area_of(made.openings) == Approx(80 * 5 - 1.2 * 5).margin(0.01));
+}
+
+TEST_CASE("level bridges of a word lie at one height where islands nearly agree") {
+  std::vector<Ring> rings;
+  for (int i = 0; i < 5; ++i) {  // like round letters that dip a little below the line, by turns
+    rings.push_back(disc({i * 50.0, i % 2 * 0.8}, 20));
+    rings.push_back(disc({i * 50.0, i % 2 * 0.8}, 14));
+  }
+  rings.push_back(disc({250, 12}, 20)), rings.push_back(disc({250, 12}, 14));  // this one stands lower by far
+  BridgeOptions options;
+  options.way = BridgeOptions::Way::level;
+  const Bridged made = bridged(region_of(rings, FillRule::evenodd), options);
+  REQUIRE(made.bridges.size() == 12);
+  std::set<double> heights;
+  for (const auto& b : made.bridges) heights.insert(std::round(b.at.y * 100) / 100);
+  CHECK(heights == std::set<double>{0.4, 12});
+}
+
+TEST_CASE("a mesh carries everything, and what it misses has a bridge") {
+  Chance chance(31);
+  for (int round = 0; round < rounds(40); ++round) {
+    INFO("round " << round);
+    std::vector<Ring> rings;
+    nest(chance, rings, {0, 0}, chance.between(25, 70), chance.whole(1, 3));
+    const Region openings = region_of(rings, FillRule::evenodd);
+    BridgeOptions options;
+    options.mesh_mm = chance.between(6, 20), options.mesh_angle = chance.between(0, 90);
+    const Bridged made = bridged(openings, options);
+    CHECK(made.loose == 0);
+    CHECK(pieces_of_sheet(made.openings) == 1);
+    std::vector<Region> strips{made.mesh};
+    for (const auto& b : made.bridges) strips.push_back(b.strip);
+    CHECK(area_of(made.openings) ==
+          Approx(area_of(openings) - geos_boolean(openings, unite(strips), Boolean::overlap).area).margin(1e-3));
+  }
+  BridgeOptions level;
+  level.width_mm = 2, level.mesh_mm = 20, level.mesh_angle = 0;
+  const Region square = region_of(std::vector<Ring>{{{0, 0}, {60, 0}, {60, 60}, {0, 60}}}, FillRule::evenodd);
+  // A square of 60 mm under strips of 2 mm through its middle and 20 mm to both sides, each way.
+  CHECK(area_of(bridged(square, level).openings) == Approx(54.0 * 54).margin(0.01));
+  level.mesh_mm = 0.01;  // finer than it is wide: none
+  CHECK(bridged(square, level).mesh.empty());
+}
+
+TEST_CASE("bridges are as wide as the stock asks, and are set, dragged and taken away by their handles") {
+  CHECK(bridge_width(0) == 1.2);
+  CHECK(bridge_width(0.25) == 1.2);
+  CHECK(bridge_width(0.2) == 1.5);
+  CHECK(bridge_width(0.02) == 2.5);
+  Project p = project_of(R"(<path d="M20 20 h60 v60 h-60 z M35 35 v30 h30 v-30 z"/>)");
+  for (auto& stock : p.stocks) stock.thickness_mm = 0.2;
+  Step step;
+  step.kind = "bridge";
+  p = add_step(p, 1, step).value();
+  const auto handles = [&] { return step_handles(p, drawn(p), 1); };
+  const auto list = [&](const char* key) {
+    return Reading(*find_kind(step_kinds(), "bridge"), p.pieces[0]->steps[0].values).list(key);
+  };
+  const auto made = [&] { return drawn(p).pieces[0]->outcomes.back().bridged; };
+  REQUIRE(made()->bridges.size() == 2);
+  CHECK(made()->bridges[0].width_mm == Approx(2.5));  // 15 mm long, a sixth of that
+  CHECK(has_bridges(p, 1));
+  REQUIRE(handles().size() == 2);
+  CHECK(handles()[0].at.x == Approx(50));
+  CHECK_FALSE(handles()[0].set);
+  // Dragged to the left side it stands there, however the piece is moved and sized afterwards.
+  p = drag_handle(p, handles()[0], {27, 44});
+  REQUIRE(handles().size() == 2);
+  REQUIRE(list("set").size() == 2);
+  CHECK(list("set")[0] == Approx(7.0 / 60));
+  const auto own = [&] {
+    for (const auto& h : handles()) {
+      if (h.set) return h;
+    }
+    FAIL("none is set");
+    return StepHandle{};
+  };
+  CHECK(distance(own().at, {27.5, 44}) < 0.6);
+  p = drag_handle(p, own(), {27, 58});
+  REQUIRE(list("set").size() == 2);
+  CHECK(own().at.y == Approx(58).margin(0.01));
+  p = move_pieces(p, {1}, {100, 0});
+  CHECK(own().at.x == Approx(127.5).margin(0.6));
+  p = move_pieces(p, {1}, {-100, 0});
+  p = sized(p, 1, 120, {}, {0, 0});
+  CHECK(own().at.y == Approx(20 + 2 * 38).margin(0.02));
+  p = sized(p, 1, 60, {}, {0, 0});
+  // A click lets it go, and on one that was found sets it where it is.
+  p = click_handle(p, own());
+  CHECK(list("set").empty());
+  p = click_handle(p, handles()[1]);
+  CHECK(list("set").size() == 2);
+  p = click_handle(p, own());
+  // Clicks while picking: one more, that away again, one of those found away, and back.
+  p = pick_bridge(p, drawn(p), 1, {28, 50}, 1);
+  CHECK(list("set").size() == 2);
+  p = pick_bridge(p, drawn(p), 1, own().at, 1);
+  CHECK(list("set").empty());
+  const Vec first = handles()[0].at;
+  p = pick_bridge(p, drawn(p), 1, first, 1);
+  CHECK(list("none").size() == 2);
+  CHECK(made()->bridges.size() == 1);
+  p = pick_bridge(p, drawn(p), 1, first, 1);
+  CHECK(list("none").empty());
+  CHECK(made()->bridges.size() == 2);
 }
 
 TEST_CASE("the bridge step keeps lines, follows what comes before it, and says what it cannot hold") {

@@ -166,7 +166,8 @@ TEST_CASE("where thousands of strokes run over a part's edge, the box around the
   }
   Project p = project_of(R"(<path d="M10 0H100V100H10Z"/><path id="up" stroke="#dd3333" d=")" + up +
                          R"("/><path id="down" stroke="#dd3333" d=")" + down + R"("/>)");
-  p = assign_role(std::move(p), {{p.pieces[0]->id, "up"}, {p.pieces[0]->id, "down"}}, Role::draw);
+  const int id = p.pieces[0]->id;
+  p = assign_role(std::move(p), {{id, "up"}, {id, "down"}}, Role::draw);
   const Derived d = derived(p);
   REQUIRE(d.layout.parts.size() == 1);
   const Box box = bounds_of(packed_shape(d.drawing, d.layout.parts.front()));

@@ -168,6 +168,72 @@ TEST_CASE("repeats are set by handles on the bench: number, pitch and room, each
   CHECK(step_handles(o.project(), o.session().drawing(), ring).empty());
 }
 
+TEST_CASE("bridges are dragged, set, let go and taken away on the bench") {
+  Opened o;
+  run(o, "shape-ring");
+  const int ring = o.session().selectedPieces().front();
+  run(o, "step-bridge");
+  o.session().settle();
+  run(o, "zoom-selection");
+  const auto handles = [&] { return step_handles(o.project(), o.session().drawing(), ring); };
+  const auto set = [&] {
+    std::vector<Vec> out;
+    for (const auto& h : handles()) {
+      if (h.set) out.push_back(h.at);
+    }
+    return out;
+  };
+  const auto click = [&](Vec at) {
+    QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(at.x, at.y));
+    o.session().settle();
+  };
+  REQUIRE(handles().size() == 2);
+  const Vec middle = find_drawn(o.session().drawing(), ring)->bounds.centre(), first = handles()[0].at;
+  const double r = distance(first, middle), px = 1 / o.bench().view().px_per_mm;
+  CHECK(std::abs(first.x - middle.x) < 0.01);
+
+  // Dragged to the left it stands there across the ring; one undo puts it back.
+  const Vec left = middle - Vec{r, 0};
+  drag(&o.bench(), o.at(first.x, first.y), o.at(left.x, left.y));
+  o.session().settle();
+  REQUIRE(set().size() == 1);
+  CHECK(distance(set()[0], left) < 2 * px);
+  CHECK(o.session().selectedPieces() == std::vector<int>{ring});
+  run(o, "undo");
+  CHECK(set().empty());
+  run(o, "redo");
+  o.session().settle();
+  // A click lets it go, a click on one that was found sets it.
+  click(set()[0]);
+  CHECK(set().empty());
+  click(handles()[0].at);
+  CHECK(set().size() == 1);
+  click(set()[0]);
+
+  // From the recipe: clicks set bridges across the opening and take away those that are there.
+  QTest::mouseClick(field<QPushButton>(o, "set"), Qt::LeftButton);
+  REQUIRE(o.bench().picking() == Picking::bridges);
+  click(left);
+  REQUIRE(set().size() == 1);
+  CHECK(field<QPushButton>(o, "set")->text().simplified().contains(QStringLiteral("1 place")));
+  click(set()[0]);
+  CHECK(set().empty());
+  click(handles()[0].at);
+  CHECK(handles().size() == 1);
+  CHECK(field<QPushButton>(o, "none")->text().simplified().contains(QStringLiteral("1 place")));
+  click(first);
+  CHECK(handles().size() == 2);
+  QTest::keyClick(&o.bench(), Qt::Key_Escape);
+  CHECK(o.bench().picking() == Picking::none);
+  // The keys do as much, where the recipe ends with bridges.
+  run(o, "pick-bridges");
+  CHECK(o.bench().picking() == Picking::bridges);
+  run(o, "pick-bridges");
+  CHECK(o.bench().picking() == Picking::none);
+  run(o, "step-rotate");
+  CHECK_FALSE(o.window.actions().find(QStringLiteral("pick-bridges"))->isEnabled());
+}
+
 TEST_CASE("typing a step's number is one undo entry, and Escape keeps the last good one") {
   Opened o;
   o.pick({{id_of(o, "Lighthouse"), ""}});

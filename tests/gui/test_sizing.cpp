@@ -256,7 +256,7 @@ TEST_CASE("contours are left out by clicking them, without any key held") {
   o.pick({{id, ""}});
   o.run("step-drop-contours");
   o.click("value-at");
-  REQUIRE(o.bench().picking());
+  REQUIRE(o.bench().picking() == Picking::contours);
   const Box box = o.bounds(id);
   QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(box.centre().x + 15, box.centre().y));
   o.session().settle();
@@ -265,7 +265,7 @@ TEST_CASE("contours are left out by clicking them, without any key held") {
   CHECK(contours == 1);
   CHECK(o.piece("Ring").steps.size() == 1);
   o.press(Qt::Key_Escape);
-  CHECK_FALSE(o.bench().picking());
+  CHECK(o.bench().picking() == Picking::none);
   CHECK(o.session().selectedPieces() == std::vector<int>{id});
 }
 

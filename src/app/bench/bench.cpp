@@ -76,9 +76,9 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
     update();
   });
   connect(&session_, &Session::selectionChanged, this, [this] {
-    pointed_.clear();
+    pointed_.clear(), pointed_at_.reset();
     dropWanted();
-    if (picking_ && session_.selectedPieces().size() != 1) setPicking(false);
+    if (picking_ != Picking::none && session_.selectedPieces().size() != 1) setPicking(Picking::none);
     for (const int id : session_.selectedPieces()) {
       const auto loads = loadsOf(id);
       if (!loads.empty() && !loads.contains(load_)) setLoad(*loads.begin());
@@ -209,8 +209,16 @@ void Bench::moveHead(const HeadState& head) {
   update();
 }
 
-void Bench::point(const std::vector<LineRef>& lines) {
+void Bench::point(const std::vector<LineRef>& lines, std::optional<Vec> at) {
   pointed_.clear();
+  pointed_at_ = at;
+  if (at) {
+    // Near enough to see what is meant, with what lies around it.
+    constexpr double kAround = 15;  // mm
+    if (view_.px_per_mm < 8 || !canvas().contains(view_.to_px(*at)))
+      setView(View::fitting(Box::of(at->x - kAround, at->y - kAround, 2 * kAround, 2 * kAround), canvas(), 80));
+    return update();
+  }
   for (const auto& ref : lines) {
     if (ref.line.empty()) {
       const auto all = lines_of_piece(space(), ref.piece);
@@ -290,6 +298,7 @@ void Bench::paintSelection(QPainter& p) {
     glow.setAlpha(150);
     paint_highlight(p, view_, space(), pointed_, glow, 5);
   }
+  if (pointed_at_) paint_place(p, view_.to_px(*pointed_at_));
   if (!session_.selection().empty()) {
     std::vector<LineRef> single;
     for (const auto& ref : session_.selection()) {
@@ -308,15 +317,12 @@ void Bench::paintSelection(QPainter& p) {
       p.setPen(QPen(t.accent, 1.2, wanted_ ? Qt::DashLine : Qt::SolidLine));  // dashed until the recipes are there
       p.drawRect(r);
       if (hasHandles()) paint_handles(p, r, t);
-      const auto pieces = session_.selectedPieces();
-      if (hasHandles() && pieces.size() == 1) {
-        for (const auto& handle : step_handles(session_.project(), session_.drawing(), pieces.front())) {
-          const bool held = drag_ == Drag::step && handle.what == step_handle_.what;
-          paint_step_handle(p, view_.to_px(handle.at), held);
-          if (held)
-            paint_pill(p, step_text(session_.drawing(), handle, session_.project().unit),
-                       view_.to_px(handle.at) + QPointF(0, -26), canvas());
-        }
+      for (const auto& handle : stepHandles()) {
+        const bool held = drag_ == Drag::step && same_handle(handle, step_handle_);
+        paint_step_handle(p, view_.to_px(handle.at), handle, held);
+        if (held)
+          paint_pill(p, step_text(session_.drawing(), handle, session_.project().unit),
+                     view_.to_px(handle.at) + QPointF(0, -26), canvas());
       }
       paint_size_pills(p, r, bounds, session_.project().unit, canvas());
       if (drag_ == Drag::turn && moved_) paint_turn(p, last_, turned_, canvas());
@@ -336,7 +342,10 @@ void Bench::paintEvent(QPaintEvent*) {
   paintSelection(p);
   typing_.paint(p, view_);
   if (project.pieces.empty()) paint_empty_bench(p, canvas());
-  if (picking_) paint_hint(p, tr("Click a contour to leave it out, with Shift to keep it alone. Esc ends."), canvas());
+  if (picking_ == Picking::contours)
+    paint_hint(p, tr("Click a contour to leave it out, with Shift to keep it alone. Esc ends."), canvas());
+  if (picking_ == Picking::bridges)
+    paint_hint(p, tr("Click an opening to set a bridge across it, a bridge to take it away. Esc ends."), canvas());
   const Box shown = session_.selection().empty() ? Box{} : frame();
   paint_rulers(p, QRectF(rect()), view_, project.unit, shown, theme());
   paintFocusRing(p);

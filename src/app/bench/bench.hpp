@@ -43,12 +43,12 @@ class Bench : public Table {
   /// Shows what the cutter has marked and where its head is; null ends that.
   void showRun(const RunRecord* record);
   void moveHead(const HeadState& head);
-  /// Makes these lines stand out until the next selection.
-  void point(const std::vector<LineRef>& lines);
+  /// Makes these lines, or the place, stand out until the next selection.
+  void point(const std::vector<LineRef>& lines, std::optional<Vec> at = {});
 
-  /// Clicks on contours of the selected piece leave them out, until Escape.
-  void setPicking(bool on);
-  [[nodiscard]] bool picking() const { return picking_; }
+  /// What clicks on the selected piece do, until Escape.
+  void setPicking(Picking what);
+  [[nodiscard]] Picking picking() const { return picking_; }
 
  signals:
   void loadChanged(int load);
@@ -89,6 +89,7 @@ class Bench : public Table {
   [[nodiscard]] std::optional<Handle> handleAt(QPointF at) const;
   /// The handle of a recipe's step within reach of a place on the screen.
   [[nodiscard]] std::optional<StepHandle> stepHandleAt(QPointF at) const;
+  [[nodiscard]] std::vector<StepHandle> stepHandles() const;
   void beginDrag(Drag drag);
   [[nodiscard]] std::string dragKey(const char* what) const;
   void dragSize(QPointF at);
@@ -98,6 +99,7 @@ class Bench : public Table {
   void selectGroup(int piece);
   /// Leaves out the contour at this place, or keeps it alone, by a step of its piece's recipe.
   void pickContour(QPointF at, bool keep);
+  void pickBridge(QPointF at);
   void refresh();  // the art changed: paint it anew
   void paintArt(QPainter& p);
   void paintMarks(QPainter& p);
@@ -116,6 +118,7 @@ class Bench : public Table {
   HeadState head_;
   double scrub_ = -1;
   std::vector<LineRef> pointed_;
+  std::optional<Vec> pointed_at_;
 
   Drag drag_ = Drag::none;
   Box press_bounds_;
@@ -123,7 +126,7 @@ class Bench : public Table {
   Handle handle_;
   StepHandle step_handle_;
   double turned_ = 0;
-  bool picking_ = false;
+  Picking picking_ = Picking::none;
   int drag_count_ = 0;
 
   QWidget* zoom_bar_;

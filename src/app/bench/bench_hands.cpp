@@ -69,9 +69,21 @@ void Bench::pickContour(QPointF at, bool keep) {
       keep ? tr("Keep a contour alone") : tr("Drop a contour"));
 }
 
-void Bench::setPicking(bool on) {
-  picking_ = on && !record_ && session_.selectedPieces().size() == 1;
-  setCursor(picking_ ? Qt::CrossCursor : Qt::ArrowCursor);
+void Bench::pickBridge(QPointF at) {
+  const auto pieces = session_.selectedPieces();
+  if (record_ || pieces.size() != 1) return;
+  session_.editDrawn([piece = pieces.front(), place = view_.to_mm(at), reach = (kStepHandlePx + 2) / view_.px_per_mm](
+                         const Project& project,
+                         const Drawing& drawing) { return pick_bridge(project, drawing, piece, place, reach); },
+                     tr("Set or take away a bridge"));
+}
+
+void Bench::setPicking(Picking what) {
+  const auto pieces = session_.selectedPieces();
+  const bool can =
+      !record_ && pieces.size() == 1 && (what != Picking::bridges || has_bridges(session_.project(), pieces.front()));
+  picking_ = can ? what : Picking::none;
+  setCursor(picking_ != Picking::none ? Qt::CrossCursor : Qt::ArrowCursor);
   update();
 }
 
@@ -90,7 +102,8 @@ void Bench::dropWanted() {
 
 bool Bench::hasHandles() const {
   const auto& selection = session_.selection();
-  return !selection.empty() && !showsMats() && !record_ && scrub_ < 0 && !typing_.active() && !picking_ &&
+  return !selection.empty() && !showsMats() && !record_ && scrub_ < 0 && !typing_.active() &&
+         picking_ == Picking::none &&
          std::all_of(selection.begin(), selection.end(), [](const LineRef& ref) { return ref.line.empty(); });
 }
 
@@ -100,10 +113,14 @@ std::optional<Handle> Bench::handleAt(QPointF at) const {
   return box.empty() ? std::nullopt : handle_at(view_.to_px(box), at);
 }
 
-std::optional<StepHandle> Bench::stepHandleAt(QPointF at) const {
+std::vector<StepHandle> Bench::stepHandles() const {
   const auto pieces = session_.selectedPieces();
-  if (!hasHandles() || pieces.size() != 1) return std::nullopt;
-  for (const auto& handle : step_handles(session_.project(), session_.drawing(), pieces.front())) {
+  if ((!hasHandles() && picking_ != Picking::bridges) || pieces.size() != 1) return {};
+  return step_handles(session_.project(), session_.drawing(), pieces.front());
+}
+
+std::optional<StepHandle> Bench::stepHandleAt(QPointF at) const {
+  for (const auto& handle : stepHandles()) {
     const QPointF off = at - view_.to_px(handle.at);
     if (std::hypot(off.x(), off.y()) <= kStepHandlePx + 2) return handle;
   }
@@ -165,7 +182,11 @@ void Bench::dragTurn(QPointF at, bool even) {
 
 void Bench::mousePressEvent(QMouseEvent* event) {
   if (pressed(event) || event->button() != Qt::LeftButton) return;
-  if (picking_ || (event->modifiers() & Qt::AltModifier)) {
+  if (picking_ == Picking::bridges) {
+    drag_ = Drag::picked;
+    return pickBridge(press_);
+  }
+  if (picking_ == Picking::contours || (event->modifiers() & Qt::AltModifier)) {
     drag_ = Drag::picked;
     pickContour(press_, event->modifiers() & Qt::ShiftModifier);
     return;
@@ -208,11 +229,18 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
   if (dragged(event, drag_ != Drag::none)) return;
   if (drag_ == Drag::none) {
     const auto handle = handleAt(at);
-    const Qt::CursorShape shape = picking_           ? Qt::CrossCursor
-                                  : stepHandleAt(at) ? Qt::PointingHandCursor
-                                  : handle           ? handle->cursor
-                                                     : Qt::ArrowCursor;
+    const auto step = stepHandleAt(at);
+    const Qt::CursorShape shape = picking_ != Picking::none ? Qt::CrossCursor
+                                  : step                    ? Qt::PointingHandCursor
+                                  : handle                  ? handle->cursor
+                                                            : Qt::ArrowCursor;
     if (cursor().shape() != shape) setCursor(shape);
+    const bool bridge = step && step->what == StepHandle::What::bridge && picking_ == Picking::none;
+    setToolTip(!bridge     ? QString()
+               : step->set ? step_text(session_.drawing(), *step, session_.project().unit) +
+                                 tr(", set by hand. Drag it; a click lets it go.")
+                           : step_text(session_.drawing(), *step, session_.project().unit) +
+                                 tr(". Drag it along, or click to set it here."));
     return;
   }
   switch (drag_) {
@@ -256,6 +284,11 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
     dropWanted();
     update();
     if (moved_) return;
+    if (drag == Drag::step && step_handle_.what == StepHandle::What::bridge) {
+      session_.edit([handle = step_handle_](const Project& project, Effort) { return click_handle(project, handle); },
+                    step_handle_.set ? tr("Let a bridge go") : tr("Set a bridge"));
+      return;
+    }
   }
   if (drag == Drag::band && moved_) {
     const Vec a = view_.to_mm(band_.topLeft()), b = view_.to_mm(band_.bottomRight());
@@ -327,8 +360,8 @@ void Bench::keyPressEvent(QKeyEvent* event) {
 }
 
 void Bench::escape() {
-  if (picking_) {
-    setPicking(false);
+  if (picking_ != Picking::none) {
+    setPicking(Picking::none);
   } else {
     session_.select({});
   }

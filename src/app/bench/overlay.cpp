@@ -5,6 +5,7 @@
 
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "core/shape/bridges.hpp"
 #include "core/shape/copies.hpp"
 
 namespace dotlane {
@@ -72,16 +73,44 @@ void paint_room(QPainter& p, const View& view, const std::vector<Vec>& room) {
   p.drawPolygon(pixels);
 }
 
-void paint_step_handle(QPainter& p, QPointF at, bool held) {
+void paint_step_handle(QPainter& p, QPointF at, const StepHandle& handle, bool held) {
+  const QColor paper = theme().dark ? theme().ground : QColor(Qt::white);
   p.setRenderHint(QPainter::Antialiasing);
-  p.setPen(QPen(theme().dark ? theme().ground : QColor(Qt::white), 1.6));
+  if (handle.what == StepHandle::What::bridge) {
+    // A ring where it was found, full where it was set.
+    p.setPen(QPen(held || handle.set ? paper : theme().accent, 1.6));
+    p.setBrush(held ? theme().hands : handle.set ? theme().accent : paper);
+    p.drawEllipse(at, kStepHandlePx - 1.5, kStepHandlePx - 1.5);
+    return;
+  }
+  p.setPen(QPen(paper, 1.6));
   p.setBrush(held ? theme().hands : theme().accent);
   p.drawEllipse(at, kStepHandlePx, kStepHandlePx);
 }
 
+void paint_place(QPainter& p, QPointF at) {
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setBrush(Qt::NoBrush);
+  for (const auto& [color, width] :
+       {std::pair(theme().dark ? theme().ground : QColor(Qt::white), 5.0), std::pair(theme().hands, 2.5)}) {
+    p.setPen(QPen(color, width));
+    p.drawEllipse(at, 16, 16);
+  }
+}
+
+bool same_handle(const StepHandle& now, const StepHandle& dragged) {
+  return now.what == dragged.what && (now.what != StepHandle::What::bridge || now.set == dragged.set_as);
+}
+
 QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit unit) {
   const DrawnPiece* drawn = find_drawn(drawing, handle.piece);
-  const Repeated* made = drawn ? drawn->outcomes.back().repeated.get() : nullptr;
+  if (!drawn || drawn->outcomes.empty()) return {};
+  if (const Bridged* bridged = drawn->outcomes.back().bridged.get()) {
+    if (handle.bridge >= bridged->bridges.size()) return {};
+    const Bridge& b = bridged->bridges[handle.bridge];
+    return tr("bridge %1 wide, %2 long").arg(length_text(b.width_mm, unit), length_text(b.length_mm, unit));
+  }
+  const Repeated* made = drawn->outcomes.back().repeated.get();
   if (!made) return {};
   switch (handle.what) {
     case StepHandle::What::pitch:
@@ -97,6 +126,7 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
       return tr("room %1 %2, %3")
           .arg(size_text(made->room, unit), unit_word(unit), counted(made->count, tr("copy"), tr("copies")));
     case StepHandle::What::radius:
+    case StepHandle::What::bridge:
       break;
   }
   return tr("radius %1").arg(length_text(made->radius_mm, unit));

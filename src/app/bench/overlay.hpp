@@ -20,8 +20,12 @@ void paint_size_pills(QPainter& painter, const QRectF& frame, const Box& size, L
 /// What copies fill, and a handle that sets a value of a step.
 void paint_room(QPainter& painter, const View& view, const std::vector<Vec>& room);
 inline constexpr double kStepHandlePx = 6;
-void paint_step_handle(QPainter& painter, QPointF at, bool held);
+void paint_step_handle(QPainter& painter, QPointF at, const StepHandle& handle, bool held);
 /// What the handle's value is now: "every 22.0 mm", "12 across".
+/// Whether it is the one that is dragged: bridges are known by the place that they are set at.
+[[nodiscard]] bool same_handle(const StepHandle& now, const StepHandle& dragged);
+/// A ring around a place that a finding names.
+void paint_place(QPainter& painter, QPointF at);
 [[nodiscard]] QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit unit);
 
 /// How far something is being turned, beside the pointer.

@@ -95,7 +95,8 @@ void SecondLook::update() {
     if (!finding.lines.empty()) {
       auto* show = new QPushButton(tr("Show me"), card);
       add(show, false);
-      connect(show, &QPushButton::clicked, this, [this, lines = finding.lines] { emit showLines(lines); });
+      connect(show, &QPushButton::clicked, this,
+              [this, lines = finding.lines, at = finding.at] { emit showLines(lines, at); });
     }
     for (const auto& fix : finding.fixes) {
       const QString words = qs(label(fix, unit));

@@ -13,7 +13,7 @@ class SecondLook : public Panel {
   SecondLook(Session& session, QWidget* parent);
 
  signals:
-  void showLines(const std::vector<dotlane::LineRef>& lines);
+  void showLines(const std::vector<dotlane::LineRef>& lines, std::optional<dotlane::Vec> at);
 
  private:
   void update();

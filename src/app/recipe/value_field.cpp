@@ -152,7 +152,9 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
     case ValueType::spots: {
       auto* button = new QPushButton(parent);
       set_kind(button, "chip");
-      QObject::connect(button, &QPushButton::clicked, &session, &Session::pickingAsked);
+      QObject::connect(button, &QPushButton::clicked, &session, [&session, contours = spec.key == "at"] {
+        emit session.pickingAsked(contours ? Picking::contours : Picking::bridges);
+      });
       field = button;
       break;
     }
@@ -194,9 +196,11 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
     if (v && !edit->hasFocus()) edit->setText(qs(*v));
   } else if (auto* spots = spec.type == ValueType::spots ? qobject_cast<QPushButton*>(field) : nullptr) {
     const auto* list = std::get_if<std::vector<double>>(&value);
+    const bool contours = spec.key == "at";
     spots->setText(list && !list->empty()
                        ? QObject::tr("%1, click more…")
-                             .arg(counted(list->size() / 2, QObject::tr("contour"), QObject::tr("contours")))
+                             .arg(counted(list->size() / 2, contours ? QObject::tr("contour") : QObject::tr("place"),
+                                          contours ? QObject::tr("contours") : QObject::tr("places")))
                        : QObject::tr("click on the bench…"));
   } else if (auto* button = spec.type == ValueType::pieces ? qobject_cast<QPushButton*>(field) : nullptr) {
     QVariantList ids;

@@ -9,6 +9,7 @@
 #include "core/check/layout_checks.hpp"
 #include "core/check/lettering_checks.hpp"
 #include "core/check/shape_checks.hpp"
+#include "core/check/stencil_checks.hpp"
 #include "core/layout/nest.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
@@ -36,6 +37,7 @@ class Checker {
     doubled_cuts();
     for (auto& finding : check_shapes(project_, drawing_)) out_.push_back(std::move(finding));
     for (auto& finding : check_lettering(project_, drawing_)) out_.push_back(std::move(finding));
+    for (auto& finding : check_stencils(project_, drawing_)) out_.push_back(std::move(finding));
     for (auto& finding : check_fills(project_, drawing_, plan_)) out_.push_back(std::move(finding));
     for (auto& finding : check_layout(project_, drawing_, layout_)) out_.push_back(std::move(finding));
     order();

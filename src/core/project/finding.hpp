@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "core/geometry/vec.hpp"
 #include "core/project/recipe.hpp"
 #include "core/said.hpp"
 
@@ -55,9 +56,10 @@ struct Finding {
   Figures figures;
   std::vector<LineRef> lines{};
   std::vector<Fix> fixes{};
-  std::string form{};  ///< which of the code's sentences fits; empty for its first
-  Sayings because{};   ///< what a step says, of its own trouble
-  Unknown unknown{};   ///< of a note in a file
+  std::string form{};       ///< which of the code's sentences fits; empty for its first
+  Sayings because{};        ///< what a step says, of its own trouble
+  Unknown unknown{};        ///< of a note in a file
+  std::optional<Vec> at{};  ///< where it is, mm in the figure, when it is at one place
   friend bool operator==(const Finding&, const Finding&) = default;
 };
 

@@ -235,15 +235,23 @@ std::vector<KindSpec> make_step_kinds() {
                 flag("keep-proportions", "keep proportions", true), length("margin", "margin", 0, 0, 500),
                 pieces("fit into")}});
   k.push_back(repeat_kind());
-  k.push_back({"bridge",
-               "Bridges",
-               "Strips that hold the islands of a stencil to the sheet.",
-               "Stencil",
-               {length("width", "wide", 1.2, 0.1, 50, "Long ones are made wider."),
-                choice("per-island", "for each island",
-                       {{"auto", "as its size asks"}, {"1", "one"}, {"2", "two"}, {"3", "three"}, {"4", "four"}}),
-                choice("way", "run", {{"upright", "upright"}, {"level", "level"}, {"shortest", "the shortest way"}}),
-                length("two-from", "two from", 8, 0, 5000, "Islands as long as this have two."), lines()}});
+  k.push_back(
+      {"bridge",
+       "Bridges",
+       "Strips that hold the islands of a stencil to the sheet.",
+       "Stencil",
+       {length("width", "wide", 0, 0, 50, "0: as the stock's thickness asks. Long ones are made wider."),
+        choice("per-island", "for each island",
+               {{"auto", "as its size asks"}, {"1", "one"}, {"2", "two"}, {"3", "three"}, {"4", "four"}}),
+        choice("way", "run", {{"upright", "upright"}, {"level", "level"}, {"shortest", "the shortest way"}}),
+        length("two-from", "two from", 8, 0, 5000, "Islands as long as this have two."),
+        choice("school", "hold", {{"bridges", "each island"}, {"mesh", "all by a mesh"}},
+               "A mesh of bridges runs through every opening."),
+        only({{"school", {"mesh"}}}, length("mesh", "mesh every", 12, 0.5, 5000)),
+        only({{"school", {"mesh"}}}, degrees("mesh-angle", "turned", 45)),
+        {"set", "set by hand", ValueType::spots, std::vector<double>{}, 0, 1, {}, "Bridges where you want them."},
+        {"none", "left out", ValueType::spots, std::vector<double>{}, 0, 1, {}, "Places without a bridge."},
+        lines()}});
   const ValueSpec::Condition hem{"edge", {"turned", "reverse"}}, flat{"edge", {"raw", "fused"}};
   k.push_back(
       {"applique",

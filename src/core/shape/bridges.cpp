@@ -3,9 +3,13 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <deque>
+#include <limits>
+#include <map>
 #include <numbers>
 #include <numeric>
 #include <optional>
+#include <set>
 
 #include "core/shape/fill/scan.hpp"
 
@@ -21,9 +25,13 @@ constexpr double kBeside = 2;    // and one beside the middle of its island, at 
 constexpr double kNeck = 3;      // and one whose material behind is thinner than twice its width
 constexpr std::array kNarrower{1.0, 0.7, 0.5, 0.3, 0.2, 0.1};  // of the width asked for, where none is found
 constexpr double kLopsided = 10;                               // and one that makes what is symmetric lopsided
-constexpr double kAlike = 0.02;           // share of the area that may differ in what is called symmetric
-constexpr double kOnAxis = 0.02;          // of its width that an island may lie beside the axis
-constexpr double kApart = 100;            // degrees around an island between two bridges, where it has two
+constexpr double kAlike = 0.02;       // share of the area that may differ in what is called symmetric
+constexpr double kOnAxis = 0.02;      // of its width that an island may lie beside the axis
+constexpr double kInRow = 0.15;       // of its height that an island's bridges leave its middle, to be at one height
+constexpr double kOutOfRow = 1.5;     // how much more one costs that is not
+constexpr double kOwnRoom = 0.25;     // of an island's size around a place that is to have no bridge
+constexpr double kApart = 100;        // degrees around an island between two bridges, where it has two
+constexpr double kApartFromSet = 80;  // and where hands have set one
 constexpr std::size_t kMostLines = 3000;  // in a direction: more would take longer than a person notices
 
 double degrees(double radians) { return radians * 180 / std::numbers::pi; }
@@ -38,7 +46,9 @@ struct Candidate {
 /// One part of the openings: its outline and its islands.
 class Part {
  public:
-  Part(const Region& region, const BridgeOptions& options) : options_(options), region_(region) {
+  Part(const Region& region, const BridgeOptions& options, std::vector<std::size_t> set,
+       const std::map<double, double>& rows)
+      : options_(options), region_(region), set_(std::move(set)), rows_(rows) {
     for (const auto& ring : region.rings) {
       Box box;
       for (const Vec p : ring) box.add(p);
@@ -51,7 +61,6 @@ class Part {
 
   Bridged run() {
     Bridged out;
-    out.islands = region_.rings.size() - 1;
     const bool shortest = options_.way == BridgeOptions::Way::shortest;
     const double first = options_.way == BridgeOptions::Way::level ? 0 : 90;
     for (const double share : kNarrower) {
@@ -64,9 +73,17 @@ class Part {
       if (all_tied()) break;
     }
     std::stable_sort(all_.begin(), all_.end(), [](const auto& x, const auto& y) { return x.cost < y.cost; });
+    for (const std::size_t i : set_) {
+      if (auto c = across(options_.set[i])) by_hand_.emplace_back(*c, i);
+    }
     choose();
     for (const Candidate* c : chosen_) {
-      if (auto bridge = built(*c)) out.bridges.push_back(std::move(*bridge));
+      auto bridge = built(*c);
+      if (!bridge) continue;
+      for (const auto& [own, i] : by_hand_) {
+        if (&own == c) bridge->set = i;
+      }
+      out.bridges.push_back(std::move(*bridge));
     }
     return out;
   }
@@ -111,12 +128,19 @@ class Part {
     const double spacing =
         std::max(least_width / kLines, std::hypot(box.width(), box.height()) / static_cast<double>(kMostLines));
     const Scan scan(area, angle, spacing, 0);
-    // How far each ring reaches across the lines.
+    // How far each ring reaches across the lines, and where its middle is taken to be.
     std::vector<double> least(region_.rings.size(), 1e300), most(region_.rings.size(), -1e300);
     for (std::uint32_t c = 0; c < scan.corners().size(); ++c) {
       const std::uint32_t ring = scan.ring_of(c);
       least[ring] = std::min(least[ring], scan.corners()[c].line);
       most[ring] = std::max(most[ring], scan.corners()[c].line);
+    }
+    std::vector<double> middles(region_.rings.size());
+    for (std::size_t ring = 0; ring < middles.size(); ++ring) {
+      middles[ring] = (least[ring] + most[ring]) / 2;
+      const auto row = rows_.find(boxes_[ring].centre().y);
+      if (angle == 0 && ring != 0 && row != rows_.end())
+        middles[ring] += (row->second - row->first) / (scan.at(0, 1).y - scan.at(0, 0).y);
     }
     for (std::size_t line = 0; line < scan.lines(); ++line) {
       for (std::size_t i = scan.start(line); i < scan.start(line + 1); ++i) {
@@ -154,15 +178,15 @@ class Part {
         // Beside the middle of the islands that it holds.
         for (const std::uint32_t ring : {a, b}) {
           if (ring == 0 || most[ring] <= least[ring]) continue;
-          const double middle = (least[ring] + most[ring]) / 2;
-          cost *= 1 + kBeside * std::abs(static_cast<double>(line) - middle) / ((most[ring] - least[ring]) / 2);
+          if (middles[ring] != (least[ring] + most[ring]) / 2 && std::abs(c.across - middles[ring]) > 0.5)
+            cost *= kOutOfRow;
+          cost *= 1 + kBeside * std::abs(static_cast<double>(line) - middles[ring]) / ((most[ring] - least[ring]) / 2);
         }
         // What is symmetric is to stay it: upright, in the middle of islands that lie on the axis.
         for (const std::size_t ring : {a, b}) {
           if (ring == 0 || !symmetric_ || options_.way != BridgeOptions::Way::upright) continue;
           const double off = std::abs(boxes_[ring].centre().x - boxes_[0].centre().x);
-          const double middle = (least[ring] + most[ring]) / 2;
-          const bool upright = angle == 90 && std::abs(c.across - middle) <= 0.5;
+          const bool upright = angle == 90 && std::abs(c.across - middles[ring]) <= 0.5;
           if (off < kOnAxis * boxes_[0].width() && !upright) cost *= kLopsided;
         }
         // Thin necks behind its ends.
@@ -172,8 +196,7 @@ class Part {
         if (thin_before || thin_behind) cost *= kNeck;
         // Just beside the middle of an island means in the middle: what is symmetric stays so.
         for (const std::uint32_t ring : {a, b}) {
-          const double middle = (least[ring] + most[ring]) / 2;
-          if (ring != 0 && std::abs(c.across - middle) <= 0.5) c.across = middle;
+          if (ring != 0 && std::abs(c.across - middles[ring]) <= 0.5) c.across = middles[ring];
         }
         c.cost = cost;
         c.at_a = scan.at(span.from, c.across), c.at_b = scan.at(span.to, c.across);
@@ -182,9 +205,76 @@ class Part {
     }
   }
 
+  /// The strip across the opening at this place that is short and stands square on both edges.
+  [[nodiscard]] std::optional<Candidate> across(Vec at) const {
+    struct End {
+      double far = std::numeric_limits<double>::infinity();
+      std::size_t ring = 0;
+    };
+    // Where a ray first meets a ring.
+    const auto meets = [&](Vec from, Vec along) {
+      End end;
+      for (std::size_t ring = 0; ring < region_.rings.size(); ++ring) {
+        const Ring& r = region_.rings[ring];
+        for (std::size_t i = 0; i < r.size(); ++i) {
+          const Vec a = r[i] - from, b = r[(i + 1) % r.size()] - from;
+          const double sa = cross(along, a), sb = cross(along, b);
+          if ((sa < 0) == (sb < 0)) continue;
+          const double far = dot(along, a + (b - a) * (sa / (sa - sb)));
+          if (far > 0 && far < end.far) end = {far, ring};
+        }
+      }
+      return end;
+    };
+    if (!encloses(region_, at)) {  // just inside the edge that is nearest
+      Vec edge = region_.rings.front().front();
+      for (const auto& ring : region_.rings) {
+        for (std::size_t i = 0; i < ring.size(); ++i) {
+          const Vec q = nearest_on(ring[i], ring[(i + 1) % ring.size()], at);
+          if (distance(q, at) < distance(edge, at)) edge = q;
+        }
+      }
+      const double far = distance(edge, at);
+      if (far > 0) at = edge + (edge - at) * (kOver / far);
+      if (!encloses(region_, at)) return std::nullopt;
+    }
+    std::optional<Candidate> best;
+    for (double angle = 0; angle < 180; angle += 7.5) {
+      const double radians = angle * std::numbers::pi / 180;
+      const Vec along{std::cos(radians), -std::sin(radians)}, side{-along.y, along.x};
+      const End back = meets(at, along * -1), on = meets(at, along);
+      if (!std::isfinite(back.far) || !std::isfinite(on.far)) continue;
+      const double length = back.far + on.far, width = std::max(options_.width_mm, length / options_.slenderest);
+      Candidate c{back.ring, on.ring, angle, 0, width, length, 0, -back.far, on.far, {}, {}};
+      c.at_a = at - along * back.far, c.at_b = at + along * on.far;
+      for (const double beside : {-0.5, -0.25, 0.25, 0.5}) {
+        const Vec from = at + side * (beside * width);
+        const End b = meets(from, along * -1), o = meets(from, along);
+        if (!std::isfinite(b.far) || !std::isfinite(o.far)) continue;
+        c.from = std::min(c.from, -b.far), c.to = std::max(c.to, o.far);
+      }
+      c.cost = length * (1 + kAskew * (c.to - c.from - length) / width);
+      if (!best || c.cost < best->cost - 1e-9) best = c;
+    }
+    return best;
+  }
+  /// The place, of those that are to have no bridge, that this one is at.
+  [[nodiscard]] std::optional<std::size_t> barred(const Candidate& c) const {
+    double room = 0;
+    for (const std::size_t ring : {c.a, c.b}) {
+      if (ring != 0) room = room == 0 ? kOwnRoom * extent(ring) : std::min(room, kOwnRoom * extent(ring));
+    }
+    room = std::max(room, 1.5 * c.width);
+    for (std::size_t i = 0; i < options_.none.size(); ++i) {
+      if (distance(options_.none[i], nearest_on(c.at_a, c.at_b, options_.none[i])) < room) return i;
+    }
+    return std::nullopt;
+  }
+
   void take(const Candidate& c) {
     chosen_.push_back(&c);
-    held_[c.a].push_back(&c), held_[c.b].push_back(&c);
+    held_[c.a].push_back(&c);
+    if (c.b != c.a) held_[c.b].push_back(&c);
   }
   /// Whether it keeps away from the others that hold the same.
   [[nodiscard]] bool clear(const Candidate& c) const {
@@ -209,17 +299,32 @@ class Part {
   void choose() {
     held_.resize(region_.rings.size());
     Ties ties = untied();
-    std::vector<std::vector<const Candidate*>> of(region_.rings.size());  // by ring, the cheapest first
-    for (const auto& c : all_) {
-      of[c.a].push_back(&c), of[c.b].push_back(&c);
-      const std::size_t a = root(ties, c.a), b = root(ties, c.b);
-      if (a == b) continue;
-      ties[a] = b;
+    for (const auto& [c, i] : by_hand_) {
+      ties[root(ties, c.a)] = root(ties, c.b);
       take(c);
     }
+    std::vector<std::vector<const Candidate*>> of(region_.rings.size());  // by ring, the cheapest first
+    std::vector<std::set<std::size_t>> fewer(region_.rings.size());       // places without, by ring
+    std::vector<const Candidate*> left;
+    const auto tie = [&](const Candidate& c) {
+      const std::size_t a = root(ties, c.a), b = root(ties, c.b);
+      if (a == b) return;
+      ties[a] = b;
+      take(c);
+    };
+    for (const auto& c : all_) {
+      if (const auto place = barred(c)) {
+        fewer[c.a].insert(*place), fewer[c.b].insert(*place);
+        left.push_back(&c);
+        continue;
+      }
+      of[c.a].push_back(&c), of[c.b].push_back(&c);
+      tie(c);
+    }
+    for (const Candidate* c : left) tie(*c);  // better there than none at all
     for (std::size_t ring = 1; ring < region_.rings.size(); ++ring) {
-      const auto want = static_cast<std::size_t>(wanted(ring));
-      const double apart = want <= 2 ? kApart : 0.6 * 360 / static_cast<double>(want);
+      const auto want = static_cast<std::size_t>(std::max(1, wanted(ring) - static_cast<int>(fewer[ring].size())));
+      const double apart = want > 2 ? 0.6 * 360 / static_cast<double>(want) : by_hand_.empty() ? kApart : kApartFromSet;
       for (const Candidate* c : of[ring]) {
         if (held_[ring].size() >= want) break;
         if (turned_away(ring, *c) >= apart && clear(*c)) take(*c);
@@ -245,7 +350,7 @@ class Part {
     for (const auto& piece : parts_of(intersect(strip, near))) {
       if (!encloses(piece, middle)) continue;
       // A little past the edges, or rounding would leave hairs between bridge and sheet.
-      return Bridge{middle, c.width, c.length, c.angle, intersect(strip, offset(piece, kPast))};
+      return Bridge{middle, c.width, c.length, c.angle, intersect(strip, offset(piece, kPast)), {}};
     }
     return std::nullopt;
   }
@@ -253,28 +358,109 @@ class Part {
   const BridgeOptions& options_;
   const Region& region_;
   std::vector<Box> boxes_;
+  const std::vector<std::size_t> set_;    // of the options' places, those in this part
+  const std::map<double, double>& rows_;  // heights of bridges by heights of islands' middles
+  std::deque<std::pair<Candidate, std::size_t>> by_hand_;
   bool symmetric_ = false;  // about the upright line through its middle
   std::vector<Candidate> all_;
   std::vector<const Candidate*> chosen_;
   std::vector<std::vector<const Candidate*>> held_;  // of these, those at each ring
 };
 
+/// The heights at which level bridges run, by the heights of the islands' middles: one for those that nearly agree.
+std::map<double, double> rows_of(const std::vector<Region>& parts) {
+  struct Island {
+    double middle = 0, tall = 0;
+  };
+  std::vector<Island> all;
+  for (const auto& part : parts) {
+    for (std::size_t i = 1; i < part.rings.size(); ++i) {
+      const Box b = bounds_of(part.rings[i]);
+      all.push_back({b.centre().y, b.height()});
+    }
+  }
+  std::sort(all.begin(), all.end(), [](const Island& a, const Island& b) { return a.middle < b.middle; });
+  std::map<double, double> out;
+  for (std::size_t i = 0; i < all.size();) {
+    double least = all[i].tall;
+    std::size_t end = i + 1;
+    while (end < all.size() && all[end].middle - all[i].middle < 2 * kInRow * std::min(least, all[end].tall))
+      least = std::min(least, all[end++].tall);
+    const double height = (all[i].middle + all[end - 1].middle) / 2;
+    for (; i < end; ++i) out[all[i].middle] = height;
+  }
+  return out;
+}
+
+/// Strips both ways through the whole of the box.
+Region mesh_over(const Box& box, const BridgeOptions& options) {
+  const Vec middle = box.centre();
+  const double half = std::hypot(box.width(), box.height()) / 2 + options.width_mm, w = options.width_mm / 2;
+  const int n = static_cast<int>(std::ceil(half / options.mesh_mm));
+  std::vector<Region> strips;
+  for (const double degree : {options.mesh_angle, options.mesh_angle + 90}) {
+    const Affine turned = Affine::move(middle.x, middle.y) * Affine::rotate(degree);
+    for (int i = -n; i <= n; ++i) {
+      const double y = i * options.mesh_mm;
+      Ring strip{{-half, y - w}, {half, y - w}, {half, y + w}, {-half, y + w}};
+      for (Vec& p : strip) p = turned(p);
+      strips.push_back(Region{{std::move(strip)}});
+    }
+  }
+  return unite(strips);
+}
+
 }  // namespace
+
+double bridge_width(double thickness_mm) {
+  constexpr double kLeast = 1.2, kMost = 2.5, kFirm = 0.25;
+  if (!(thickness_mm > 0)) return kLeast;
+  return std::clamp(std::round(kLeast * kFirm / thickness_mm * 10) / 10, kLeast, kMost);
+}
 
 Bridged bridged(const Region& openings, const BridgeOptions& options) {
   Bridged out;
+  Region open = openings;
+  const auto islands_in = [](const std::vector<Region>& parts) {
+    std::size_t n = 0;
+    for (const auto& part : parts) n += part.rings.size() - 1;
+    return n;
+  };
+  auto parts = parts_of(open);
+  out.islands = islands_in(parts);
+  // Not finer than a thousand strips each way.
+  if (options.mesh_mm > options.width_mm && !open.empty() &&
+      std::hypot(bounds_of(open).width(), bounds_of(open).height()) < 1000 * options.mesh_mm) {
+    out.mesh = intersect(mesh_over(bounds_of(open), options), open);
+    open = subtract(open, out.mesh);
+    parts = parts_of(open);
+  }
+  const auto rows = options.way == BridgeOptions::Way::level ? rows_of(parts) : std::map<double, double>{};
+  // A place belongs to the smallest part around it, else to the nearest.
+  std::vector<std::vector<std::size_t>> set(parts.size());
+  for (std::size_t i = 0; i < options.set.size() && !parts.empty(); ++i) {
+    const auto rank = [&](const Region& part) {
+      const Region outline{{part.rings.front()}};
+      if (encloses(outline, options.set[i])) return std::pair(0.0, area_of(outline));
+      const Box b = bounds_of(outline);
+      const Vec q{std::clamp(options.set[i].x, b.x0, b.x1), std::clamp(options.set[i].y, b.y0, b.y1)};
+      return std::pair(distance(q, options.set[i]) + 1e-6, 0.0);
+    };
+    const auto own = std::min_element(parts.begin(), parts.end(),
+                                      [&](const Region& a, const Region& b) { return rank(a) < rank(b); });
+    set[static_cast<std::size_t>(own - parts.begin())].push_back(i);
+  }
   std::vector<Region> strips;
-  for (const auto& part : parts_of(openings)) {
-    if (part.rings.size() < 2) continue;
-    Bridged of = Part(part, options).run();
-    out.islands += of.islands;
+  for (std::size_t k = 0; k < parts.size(); ++k) {
+    if (parts[k].rings.size() < 2 && set[k].empty()) continue;
+    Bridged of = Part(parts[k], options, std::move(set[k]), rows).run();
     for (auto& bridge : of.bridges) {
       strips.push_back(bridge.strip);
       out.bridges.push_back(std::move(bridge));
     }
   }
-  out.openings = strips.empty() ? openings : subtract(openings, unite(strips));
-  for (const auto& part : parts_of(out.openings)) out.loose += part.rings.size() - 1;
+  out.openings = strips.empty() ? open : subtract(open, unite(strips));
+  out.loose = islands_in(parts_of(out.openings));
   return out;
 }
 

@@ -189,7 +189,7 @@ struct DrawingCache::After {
   Step step;
   std::vector<Input> inputs;
   Vec room;
-  double turned = 0;
+  double turned = 0, thickness = 0;
   std::vector<Line> lines;
   StepOutcome outcome;
 };
@@ -368,10 +368,13 @@ class Evaluation {
       after.inputs = inputs_for(piece, step, frame);
       if (step.kind == "scale" || step.kind == "repeat") after.room = sheet_room(project_, piece.stock);
       if (step.kind == "fill") after.turned = turned(step, frame);
+      if (step.kind == "bridge") {
+        if (const Stock* stock = find_stock(project_, piece.stock)) after.thickness = stock->thickness_mm;
+      }
       const std::size_t at = recipe->after.size();
       same = same && before && at < before->after.size() && before->after[at].step == after.step &&
              before->after[at].inputs == after.inputs && before->after[at].room == after.room &&
-             before->after[at].turned == after.turned;
+             before->after[at].turned == after.turned && before->after[at].thickness == after.thickness;
       if (same) {
         recipe->after.push_back(before->after[at]);
       } else {
@@ -481,6 +484,7 @@ class Evaluation {
     inputs.above = graph_.above(piece.id);
     inputs.room = after.room;
     inputs.turned = after.turned;
+    inputs.thickness_mm = after.thickness;
     if (effort_ == Effort::at_once) inputs.most_strokes = kFirstLook;
     auto find = [&](int id) -> const Input* {
       const auto found =

@@ -4,6 +4,7 @@
 
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
+#include "core/shape/bridges.hpp"
 #include "core/shape/copies.hpp"
 #include "core/shape/recipe_edit.hpp"
 
@@ -13,20 +14,62 @@ namespace {
 /// The last step that is on, with what it came to.
 struct LastStep {
   const Step* step = nullptr;
-  const Repeated* repeated = nullptr;
-  Box before;  // the motif
+  const StepOutcome* outcome = nullptr;
+  Box before;  // what it worked on
   Affine map;  // to the figure
 };
+
+const Step* last_on(const Piece& piece) {
+  const auto last = std::find_if(piece.steps.rbegin(), piece.steps.rend(), [](const Step& s) { return s.on; });
+  return last == piece.steps.rend() ? nullptr : &*last;
+}
+
+const Step* step_by_id(const Piece& piece, int id) {
+  const auto step = std::find_if(piece.steps.begin(), piece.steps.end(), [id](const Step& s) { return s.id == id; });
+  return step == piece.steps.end() ? nullptr : &*step;
+}
 
 std::optional<LastStep> last_step(const Project& project, const Drawing& drawing, int id) {
   const Piece* piece = find_piece(project, id);
   const DrawnPiece* drawn = find_drawn(drawing, id);
   if (!piece || !drawn || drawn->stale) return std::nullopt;
-  const auto last = std::find_if(piece->steps.rbegin(), piece->steps.rend(), [](const Step& s) { return s.on; });
-  if (last == piece->steps.rend() || last->kind != "repeat" || drawn->outcomes.size() < 2) return std::nullopt;
-  const StepOutcome& outcome = drawn->outcomes.back();
-  if (outcome.step != last->id || !outcome.repeated) return std::nullopt;
-  return LastStep{&*last, outcome.repeated.get(), drawn->outcomes[drawn->outcomes.size() - 2].bounds, drawn->map};
+  const Step* last = last_on(*piece);
+  if (!last || drawn->outcomes.size() < 2 || drawn->outcomes.back().step != last->id) return std::nullopt;
+  return LastStep{last, &drawn->outcomes.back(), drawn->outcomes[drawn->outcomes.size() - 2].bounds, drawn->map};
+}
+
+/// From the figure to shares of the box that the step worked on.
+Affine share_of(const LastStep& last) {
+  const Box& b = last.before;
+  if (b.width() <= 0 || b.height() <= 0) return {};
+  return Affine::scale(1 / b.width(), 1 / b.height()) * Affine::move(-b.x0, -b.y0) * last.map.inverse();
+}
+
+std::vector<double> places(const Step& step, const char* key) {
+  return Reading(*find_kind(step_kinds(), step.kind), step.values).list(key);
+}
+
+Project with_places(Project project, int piece, int step, const char* key, std::vector<double> list) {
+  auto changed = set_step_value(project, piece, step, key, std::move(list));
+  return changed ? std::move(*changed) : project;
+}
+
+/// A handle on every bridge.
+std::vector<StepHandle> bridge_handles(const LastStep& last, int piece) {
+  std::vector<StepHandle> out;
+  const Affine share = share_of(last);
+  const auto& bridges = last.outcome->bridged->bridges;
+  const std::size_t set = places(*last.step, "set").size() / 2;
+  for (std::size_t i = 0; i < bridges.size(); ++i) {
+    StepHandle handle;
+    handle.what = StepHandle::What::bridge;
+    handle.piece = piece, handle.step = last.step->id;
+    handle.at = last.map(bridges[i].at);
+    handle.bridge = i, handle.share = share;
+    handle.set = bridges[i].set, handle.set_as = bridges[i].set.value_or(set);
+    out.push_back(handle);
+  }
+  return out;
 }
 
 }  // namespace
@@ -34,14 +77,16 @@ std::optional<LastStep> last_step(const Project& project, const Drawing& drawing
 std::vector<StepHandle> step_handles(const Project& project, const Drawing& drawing, int id) {
   const auto last = last_step(project, drawing, id);
   if (!last) return {};
-  const Repeated& made = *last->repeated;
+  if (last->outcome->bridged) return bridge_handles(*last, id);
+  if (!last->outcome->repeated) return {};
+  const Repeated& made = *last->outcome->repeated;
   const Reading take(*find_kind(step_kinds(), "repeat"), last->step->values);
   const Vec middle = last->before.centre(), size{last->before.width(), last->before.height()};
   std::vector<StepHandle> out;
   using What = StepHandle::What;
   const auto add = [&](What what, Vec at, Vec origin, Vec unit, double pitch) {
     const Vec from = last->map(origin), along = last->map(origin + unit) - from;
-    out.push_back({what, id, last->step->id, last->map(at), from, along, pitch});
+    out.push_back({what, id, last->step->id, last->map(at), from, along, pitch, 0, {}, 0, {}});
   };
   if (take.is("way", "path")) return out;
   if (take.is("way", "around")) {
@@ -71,17 +116,26 @@ std::vector<StepHandle> step_handles(const Project& project, const Drawing& draw
 
 std::vector<Vec> step_room(const Project& project, const Drawing& drawing, int id) {
   const auto last = last_step(project, drawing, id);
-  if (!last || last->repeated->room.empty()) return {};
-  const Box& b = last->repeated->room;
+  if (!last || !last->outcome->repeated || last->outcome->repeated->room.empty()) return {};
+  const Box& b = last->outcome->repeated->room;
   return {last->map({b.x0, b.y0}), last->map({b.x1, b.y0}), last->map({b.x1, b.y1}), last->map({b.x0, b.y1})};
 }
 
 Project drag_handle(Project project, const StepHandle& handle, Vec to) {
   const Piece* piece = find_piece(project, handle.piece);
   if (!piece) return project;
-  const auto step =
-      std::find_if(piece->steps.begin(), piece->steps.end(), [&](const Step& s) { return s.id == handle.step; });
-  if (step == piece->steps.end()) return project;
+  const Step* step = step_by_id(*piece, handle.step);
+  if (!step) return project;
+  if (handle.what == StepHandle::What::bridge) {
+    auto set = places(*step, "set");
+    const Vec share = handle.share(to);
+    if (handle.set && 2 * *handle.set + 1 < set.size()) {
+      set[2 * *handle.set] = share.x, set[2 * *handle.set + 1] = share.y;
+    } else {
+      set.insert(set.end(), {share.x, share.y});
+    }
+    return with_places(std::move(project), handle.piece, handle.step, "set", std::move(set));
+  }
   const Reading take(*find_kind(step_kinds(), step->kind), step->values);
   const double value = dot(to - handle.origin, handle.unit);
   const auto rounded = [](double v) { return std::round(v * 100) / 100; };  // no more digits than a hand can mean
@@ -114,15 +168,74 @@ Project drag_handle(Project project, const StepHandle& handle, Vec to) {
     case StepHandle::What::radius:
       key = "radius", next = std::clamp(value, 0.0, 2000.0);
       break;
+    case StepHandle::What::bridge:
+      return project;
   }
   auto changed = set_step_value(project, handle.piece, handle.step, key, rounded(next));
   return changed ? std::move(*changed) : project;
 }
 
+Project click_handle(Project project, const StepHandle& handle) {
+  if (handle.what != StepHandle::What::bridge) return project;
+  if (!handle.set) return drag_handle(std::move(project), handle, handle.at);
+  const Piece* piece = find_piece(project, handle.piece);
+  const Step* step = piece ? step_by_id(*piece, handle.step) : nullptr;
+  if (!step) return project;
+  auto set = places(*step, "set");
+  const auto at = static_cast<std::ptrdiff_t>(2 * *handle.set);
+  if (at + 2 > static_cast<std::ptrdiff_t>(set.size())) return project;
+  set.erase(set.begin() + at, set.begin() + at + 2);
+  return with_places(std::move(project), handle.piece, handle.step, "set", std::move(set));
+}
+
+bool has_bridges(const Project& project, int id) {
+  const Piece* piece = find_piece(project, id);
+  const Step* last = piece ? last_on(*piece) : nullptr;
+  return last && last->kind == "bridge";
+}
+
+Project pick_bridge(Project project, const Drawing& drawing, int id, Vec at, double reach) {
+  const auto last = last_step(project, drawing, id);
+  if (!last || !last->outcome->bridged) return project;
+  const int step = last->step->id;
+  const Affine share = share_of(*last);
+  auto set = places(*last->step, "set"), none = places(*last->step, "none");
+  // Places within reach of this one.
+  const auto forget = [&](std::vector<double>& list) {
+    const std::size_t before = list.size();
+    for (std::size_t i = 0; i + 1 < list.size();) {
+      const auto k = static_cast<std::ptrdiff_t>(i);
+      if (distance(share.inverse()({list[i], list[i + 1]}), at) <= reach)
+        list.erase(list.begin() + k, list.begin() + k + 2);
+      else
+        i += 2;
+    }
+    return list.size() != before;
+  };
+  if (!forget(none)) {
+    const StepHandle* hit = nullptr;
+    const auto handles = bridge_handles(*last, id);
+    for (const auto& handle : handles) {
+      if (distance(handle.at, at) <= reach && (!hit || distance(handle.at, at) < distance(hit->at, at))) hit = &handle;
+    }
+    const Vec place = share(hit ? hit->at : at);
+    if (!hit) {
+      set.insert(set.end(), {place.x, place.y});
+    } else if (hit->set && 2 * *hit->set + 1 < set.size()) {
+      const auto k = static_cast<std::ptrdiff_t>(2 * *hit->set);
+      set.erase(set.begin() + k, set.begin() + k + 2);
+    } else {
+      none.insert(none.end(), {place.x, place.y});
+    }
+  }
+  project = with_places(std::move(project), id, step, "set", std::move(set));
+  return with_places(std::move(project), id, step, "none", std::move(none));
+}
+
 Project room_on_sheet(Project project, const Drawing& drawing, int id) {
   const Piece* piece = find_piece(project, id);
   const auto last = last_step(project, drawing, id);
-  if (!piece || !last) return project;
+  if (!piece || !last || !last->outcome->repeated) return project;
   const KindSpec& kind = *find_kind(step_kinds(), "repeat");
   const Reading take(kind, last->step->values);
   if (!applies(*kind.find("wide"), take) || take.number("wide") > 0 || take.number("high") > 0) return project;

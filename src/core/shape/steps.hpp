@@ -18,7 +18,8 @@ struct StepInputs {
   std::function<const Region&(int piece)> covers;           ///< the material of another piece; empty when there is none
   std::function<Box(int piece)> bounds;                     ///< its bounds
   std::function<std::vector<Polyline>(int piece)> courses;  ///< its lines, those of fills left out
-  Vec room;  ///< width and height of the largest sheet of the piece's stock
+  Vec room;                 ///< width and height of the largest sheet of the piece's stock
+  double thickness_mm = 0;  ///< of that stock; 0 where it is not known
 };
 
 /// Carries out one step. Lines that the step does not concern pass through as they are. The outcome's figures are
