@@ -88,37 +88,29 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     window.openStep(longest->steps[1].id);
     shoot("recipe");
   }
-  if (longest && longest->steps.size() > 2 && window.session().project().pieces.size() > 3) {
-    std::vector<LineRef> several;
+  // The first piece that has a step of this kind and at least so many lines, with that step open.
+  const auto open_first = [&](const char* kind, std::size_t lines) {
     for (const auto& piece : window.session().project().pieces) {
-      if (piece->stock == window.session().project().pieces.front()->stock && !piece->helper)
-        several.push_back({piece->id, ""});
+      const auto step = std::find_if(piece->steps.begin(), piece->steps.end(),
+                                     [kind](const Step& known) { return known.kind == kind; });
+      const DrawnPiece* drawn = find_drawn(window.session().drawing(), piece->id);
+      if (step == piece->steps.end() || !drawn || drawn->piece->lines.size() < lines) continue;
+      window.session().select({{piece->id, ""}});
+      window.openStep(step->id);
+      return true;
     }
-    window.session().select(several);
-    shoot("together");
-    window.session().select({{longest->id, ""}});
+    return false;
+  };
+  if (open_first("repeat", 100)) shoot("repeat");
+  if (open_first("bridge", 1)) {
+    window.bench().zoomToSelection();
+    shoot("stencil");
+    window.bench().zoomToFit();
   }
-  for (const auto& piece : window.session().project().pieces) {
-    const auto repeat =
-        std::find_if(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.kind == "repeat"; });
-    const DrawnPiece* drawn = find_drawn(window.session().drawing(), piece->id);
-    if (repeat == piece->steps.end() || !drawn || drawn->piece->lines.size() < 100) continue;
-    window.session().select({{piece->id, ""}});
-    window.openStep(repeat->id);
-    shoot("repeat");
-    break;
-  }
-  for (const auto& piece : window.session().project().pieces) {
-    const auto fabric =
-        std::find_if(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.kind == "applique"; });
-    if (fabric == piece->steps.end() || find_drawn(window.session().drawing(), piece->id)->piece->lines.size() < 2)
-      continue;
-    window.session().select({{piece->id, ""}});
-    window.openStep(fabric->id);
+  if (open_first("applique", 2)) {
     window.bench().setStacked(true);
     shoot("fabric");
     window.bench().setStacked(false);
-    break;
   }
   if (trims) {
     window.bench().setStacked(true);

@@ -63,6 +63,7 @@ std::string unit_of(const ValueSpec& v) {
 }
 
 std::string standard_of(const ValueSpec& v) {
+  if (const auto* d = std::get_if<double>(&v.standard); d && *d == 0 && !v.zero.empty()) return v.zero;
   if (const auto* d = std::get_if<double>(&v.standard)) return rounded_text(*d, 3);
   if (const auto* b = std::get_if<bool>(&v.standard)) return *b ? "yes" : "no";
   if (const auto* s = std::get_if<std::string>(&v.standard)) return *s;
@@ -197,6 +198,7 @@ int add_input(Project& project, const std::string& file, double per_inch) {
 Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
   Json out;
   std::size_t nodes = 0, contours = 0, dropped = 0, lines = 0;
+  std::size_t stones = 0;
   double area = 0, removed = 0, smallest = 0;
   Box box;
   Json trouble = Json::array(), bridges = Json::array();
@@ -219,6 +221,7 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
     for (const auto& outcome : drawn->outcomes) {
       removed += outcome.removed_mm2;
       dropped += outcome.dropped;
+      stones += outcome.stones;
       if (outcome.bridged) {
         bridged = true;
         islands += outcome.bridged->islands;
@@ -259,6 +262,7 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
     out["bridges"] = bridges;
     out["thinnest_mm"] = round4(thinnest);
   }
+  if (stones > 0) out["stones"] = stones;
   if (!repeated.is_null()) out.update(repeated);
   return out;
 }

@@ -211,6 +211,8 @@ const std::map<std::string_view, const char*> kEnglish{
     {"bridge-narrow",
      "{bridges|n:bridge is:bridges are} narrower than {width|mm2}, down to {narrowest|mm2}: the opening leaves no room "
      "for more. Make the shape larger, or ask for narrower bridges."},
+    {"stones-none",
+     "No stone of this size fits: its hole is {hole|mm2} wide. Take smaller stones, or make the shape larger."},
     {"step-unknown", "This version does not know the step \"{step}\"; it is kept and passed over."},
     {"step-failed",
      "This step could not be carried out ({why}); the lines are left as they were. Change a number a little, or switch "

@@ -168,6 +168,35 @@ TEST_CASE("repeats are set by handles on the bench: number, pitch and room, each
   CHECK(step_handles(o.project(), o.session().drawing(), ring).empty());
 }
 
+TEST_CASE("one copy of many is clicked, dragged and nudged by itself") {
+  Opened o;
+  run(o, "shape-ring");
+  const int ring = o.session().selectedPieces().front();
+  run(o, "step-repeat");
+  o.session().settle();
+  run(o, "zoom-selection");
+  const auto boxes = [&] { return find_drawn(o.session().drawing(), ring)->line_bounds; };
+  const auto before = boxes();
+  REQUIRE(before.size() == 3);
+  // On its rim, for a click is meant for a line.
+  const auto rim = [&](std::size_t i) { return o.at(boxes()[i].x0, boxes()[i].centre().y); };
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, rim(1));
+  REQUIRE(o.session().selection().size() == 1);
+  REQUIRE_FALSE(o.session().selection().front().line.empty());
+  drag(&o.bench(), rim(1), rim(1) + QPoint(0, 40));
+  o.session().settle();
+  const double down = 40 / o.bench().view().px_per_mm;
+  CHECK(boxes()[1].y0 == Approx(before[1].y0 + down).margin(0.01));
+  CHECK(boxes()[0] == before[0]);
+  CHECK(boxes()[2] == before[2]);
+  QTest::keyClick(&o.bench(), Qt::Key_Right);
+  o.session().settle();
+  CHECK(boxes()[1].x0 > before[1].x0 + 0.05);
+  CHECK(boxes()[0] == before[0]);
+  run(o, "undo"), run(o, "undo");
+  CHECK(boxes() == before);
+}
+
 TEST_CASE("bridges are dragged, set, let go and taken away on the bench") {
   Opened o;
   run(o, "shape-ring");

@@ -121,6 +121,7 @@ class Bench : public Table {
   std::optional<Vec> pointed_at_;
 
   Drag drag_ = Drag::none;
+  std::vector<LineRef> moved_lines_;  // single lines that are dragged; empty: whole pieces
   Box press_bounds_;
   std::optional<Box> wanted_;  // a size asked for whose recipes are still being worked out
   Handle handle_;

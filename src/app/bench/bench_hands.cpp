@@ -220,6 +220,9 @@ void Bench::mousePressEvent(QMouseEvent* event) {
   const Box before = press_bounds_;
   if (std::find(pieces.begin(), pieces.end(), found->piece) == pieces.end()) selectGroup(found->piece);
   if (showsMats()) return;  // what lies there was put there; the figure moves in the draft
+  const auto& chosen = session_.selection();
+  const bool on_chosen = std::find(chosen.begin(), chosen.end(), *found) != chosen.end();
+  moved_lines_ = on_chosen && can_move_lines(session_.project(), chosen) ? chosen : std::vector<LineRef>{};
   beginDrag(Drag::move);
   press_bounds_ = before;  // tells a click on what was selected already
 }
@@ -247,9 +250,11 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
     case Drag::move: {
       if (record_) break;
       const Vec by{(at.x() - press_.x()) / view_.px_per_mm, (at.y() - press_.y()) / view_.px_per_mm};
-      session_.edit([pieces = session_.selectedPieces(), by](const Project& project,
-                                                             Effort) { return move_pieces(project, pieces, by); },
-                    tr("Move"), dragKey("move-"));
+      session_.edit(
+          [lines = moved_lines_, pieces = session_.selectedPieces(), by](const Project& project, Effort) {
+            return lines.empty() ? move_pieces(project, pieces, by) : move_lines(project, lines, by);
+          },
+          tr("Move"), dragKey("move-"));
       break;
     }
     case Drag::size:
@@ -336,7 +341,10 @@ void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
 void Bench::nudge(double dx, double dy) {
   const auto pieces = session_.selectedPieces();
   if (pieces.empty() || record_ || showsMats()) return;
-  session_.commit(move_pieces(session_.project(), pieces, {dx, dy}), tr("Nudge"), "nudge");
+  const auto& chosen = session_.selection();
+  session_.commit(can_move_lines(session_.project(), chosen) ? move_lines(session_.project(), chosen, {dx, dy})
+                                                             : move_pieces(session_.project(), pieces, {dx, dy}),
+                  tr("Nudge"), "nudge");
 }
 
 bool Bench::event(QEvent* event) {

@@ -38,6 +38,10 @@ QString fill_text(const FillMade& made) {
   return out;
 }
 
+QString stones_text(const StepOutcome& outcome) {
+  return counted(outcome.stones, QObject::tr("stone"), QObject::tr("stones"));
+}
+
 QString bridges_text(const Bridged& made, LengthUnit unit) {
   QString out = counted(made.islands, QObject::tr("island"), QObject::tr("islands")) + QStringLiteral("  ·  ") +
                 counted(made.bridges.size(), QObject::tr("bridge"), QObject::tr("bridges"));
@@ -76,6 +80,7 @@ QString copies_text(const Repeated& made, LengthUnit unit) {
 QString detail_of(const StepOutcome& outcome, LengthUnit unit) {
   if (outcome.repeated) return copies_text(*outcome.repeated, unit);
   if (outcome.bridged) return bridges_text(*outcome.bridged, unit);
+  if (outcome.stones > 0) return stones_text(outcome);
   if (outcome.fill) return fill_text(*outcome.fill);
   QString out = counted(outcome.contours, QObject::tr("contour"), QObject::tr("contours")) + QStringLiteral("  ·  ") +
                 counted(outcome.nodes, QObject::tr("node"), QObject::tr("nodes"));

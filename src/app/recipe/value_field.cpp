@@ -169,6 +169,7 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
           new NumberField(qs(spec.label), length ? NumberField::Kind::length : NumberField::Kind::plain, parent,
                           length ? QString() : QString::fromUtf8(unit.unit), length ? -1 : unit.decimals);
       number->setRange(spec.low, spec.high);
+      if (!spec.zero.empty()) number->setZero(qs(spec.zero));
       QObject::connect(number, &NumberField::edited, number, [edited, whole = spec.type == ValueType::count](double v) {
         edited(whole ? std::round(v) : v);
       });
@@ -198,10 +199,10 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
     const auto* list = std::get_if<std::vector<double>>(&value);
     const bool contours = spec.key == "at";
     spots->setText(list && !list->empty()
-                       ? QObject::tr("%1, click more…")
+                       ? QObject::tr("%1, more…")
                              .arg(counted(list->size() / 2, contours ? QObject::tr("contour") : QObject::tr("place"),
                                           contours ? QObject::tr("contours") : QObject::tr("places")))
-                       : QObject::tr("click on the bench…"));
+                       : QObject::tr("pick…"));
   } else if (auto* button = spec.type == ValueType::pieces ? qobject_cast<QPushButton*>(field) : nullptr) {
     QVariantList ids;
     if (const auto* list = std::get_if<std::vector<double>>(&value)) {

@@ -93,4 +93,14 @@ void append_arc(std::vector<Segment>& out, Vec from, double rx, double ry, doubl
   }
 }
 
+Contour ellipse(Vec centre, double rx, double ry) {
+  Contour out;
+  out.start = {centre.x + rx, centre.y};
+  append_arc(out.segments, out.start, rx, ry, 0, false, true, {centre.x - rx, centre.y}, 1);
+  append_arc(out.segments, {centre.x - rx, centre.y}, rx, ry, 0, false, true, out.start, 1);
+  out.segments.back().end = out.start;
+  out.closed = true;
+  return out;
+}
+
 }  // namespace dotlane

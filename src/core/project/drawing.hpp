@@ -36,6 +36,7 @@ struct StepOutcome {
   double area_mm2 = 0;                       ///< enclosed by cut lines, after it
   double removed_mm2 = 0;                    ///< taken away by it
   std::size_t dropped = 0;                   ///< contours or slivers it left out
+  std::size_t stones = 0;                    ///< holes for stones it made
   Sayings trouble;                           ///< why it could do nothing, when it could not
   std::shared_ptr<const FillMade> fill;      ///< what a fill filled and how
   std::shared_ptr<const Bridged> bridged;    ///< what bridges hold, and where they are

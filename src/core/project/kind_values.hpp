@@ -43,6 +43,12 @@ inline ValueSpec pieces(std::string label, std::string help = {}) {
   return {"with", std::move(label), ValueType::pieces, std::vector<double>{}, 0, 0, {}, std::move(help)};
 }
 
+/// A number of 0 means this.
+inline ValueSpec zero_is(std::string what, ValueSpec v) {
+  v.zero = std::move(what);
+  return v;
+}
+
 /// The value means something only while all of these, or all of those choices have their words.
 using Conditions = std::vector<ValueSpec::Condition>;
 inline ValueSpec only(Conditions these, ValueSpec v) {

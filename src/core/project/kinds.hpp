@@ -46,6 +46,7 @@ struct ValueSpec {
   /// A choice that has one of these words.
   using Condition = std::pair<std::string, std::vector<std::string>>;
   std::vector<std::vector<Condition>> only{};  ///< it means something only while all of any of these hold
+  std::string zero{};                          ///< what a number of 0 means, where that is not 0
 };
 
 struct KindSpec {

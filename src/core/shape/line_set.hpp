@@ -85,10 +85,12 @@ std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call)
 std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call);
 // Stencils: steps_stencil.cpp.
 std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_stones(std::vector<Line> lines, const StepCall& call);
 // Filling: steps_fill.cpp.
 std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call);
 // Placing: steps_place.cpp.
 std::vector<Line> step_mirror(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_move_lines(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_rotate(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_skew(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_scale(std::vector<Line> lines, const StepCall& call);

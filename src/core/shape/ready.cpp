@@ -56,16 +56,6 @@ Line line_of(std::string id, Role role, std::vector<Contour> contours) {
   return out;
 }
 
-Contour ellipse(Vec centre, double rx, double ry) {
-  Contour out;
-  out.start = {centre.x + rx, centre.y};
-  append_arc(out.segments, out.start, rx, ry, 0, false, true, {centre.x - rx, centre.y}, 1);
-  append_arc(out.segments, {centre.x - rx, centre.y}, rx, ry, 0, false, true, out.start, 1);
-  out.segments.back().end = out.start;
-  out.closed = true;
-  return out;
-}
-
 Contour rectangle(double x, double y, double w, double h, double radius = 0) {
   const double r = std::clamp(radius, 0.0, std::min(w, h) / 2);
   return Walk({x + r, y})

@@ -204,6 +204,45 @@ Project remove_step(Project project, int piece, int step) {
                     [&](Piece& p) { std::erase_if(p.steps, [&](const Step& s) { return s.id == step; }); });
 }
 
+bool can_move_lines(const Project& project, const std::vector<LineRef>& lines) {
+  return !lines.empty() && std::all_of(lines.begin(), lines.end(), [&](const LineRef& ref) {
+    const Piece* piece = find_piece(project, ref.piece);
+    return !ref.line.empty() && piece &&
+           std::any_of(piece->steps.begin(), piece->steps.end(), [](const Step& s) { return s.on; });
+  });
+}
+
+Project move_lines(Project project, const std::vector<LineRef>& lines, Vec by) {
+  std::map<int, std::string> of;  // the lines' ids by piece
+  for (const auto& ref : lines) {
+    if (!can_move_lines(project, {ref})) continue;
+    std::string& ids = of[ref.piece];
+    ids += (ids.empty() ? "" : ",") + ref.line;
+  }
+  for (const auto& [id, ids] : of) {
+    const Affine back = frame_of(find_piece(project, id)->placement).to_figure.inverse();
+    const Vec local = back(by) - back({0, 0});
+    project = edit_piece(std::move(project), id, [&, &known = ids](Piece& p) {
+      const KindSpec& kind = *find_kind(step_kinds(), "move-lines");
+      const auto goes_on = [&](const Step& s) {
+        return s.on && s.kind == "move-lines" && Reading(kind, s.values).text("of") == known;
+      };
+      if (p.steps.empty() || !goes_on(p.steps.back())) {
+        Step step;
+        step.id = next_step_id(p);
+        step.kind = "move-lines";
+        step.values["of"] = known;
+        p.steps.push_back(std::move(step));
+      }
+      Values& values = p.steps.back().values;
+      const Reading take(kind, values);
+      const double right = take.number("right") + local.x, up = take.number("up") - local.y;
+      values["right"] = std::clamp(right, -5000.0, 5000.0), values["up"] = std::clamp(up, -5000.0, 5000.0);
+    });
+  }
+  return project;
+}
+
 Project pick_contour(Project project, const Drawing& drawing, int id, Vec at, bool keep) {
   const DrawnPiece* drawn = find_drawn(drawing, id);
   if (!drawn || drawn->piece->lines.empty()) return project;

@@ -23,6 +23,12 @@ namespace dotlane {
 /// Puts other values in the place of a piece's source's; they must be such as set_source_value() takes.
 [[nodiscard]] Project set_source_values(Project project, int piece, const Values& values);
 
+/// Moves single lines of pieces with recipes by so much in the figure, mm: by a step of its own for each piece, or by
+/// the last one when that moves the very same lines. Other pieces stay.
+[[nodiscard]] Project move_lines(Project project, const std::vector<LineRef>& lines, Vec by);
+/// Whether all of these are single lines that move_lines() moves.
+[[nodiscard]] bool can_move_lines(const Project& project, const std::vector<LineRef>& lines);
+
 /// Appends a step. Refused when the kind or a value is unknown, or when the piece would come to depend on itself.
 [[nodiscard]] Result<Project> add_step(Project project, int piece, Step step, int* id = nullptr);
 [[nodiscard]] Result<Project> set_step_value(Project project, int piece, int step, const std::string& key,

@@ -218,7 +218,7 @@ std::size_t work_of(const Step& step, const std::vector<Line>& lines) {
 }
 
 bool only_places(const std::string& kind) {
-  static const std::set<std::string> kinds{"mirror", "rotate", "skew", "scale", "repeat", "leave-out"};
+  static const std::set<std::string> kinds{"mirror", "rotate", "skew", "scale", "repeat", "leave-out", "move-lines"};
   return kinds.contains(kind);
 }
 
@@ -245,6 +245,8 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"remove-doubled", step_remove_doubled},
       {"close-gaps", step_close_gaps},
       {"mirror", step_mirror},
+      {"move-lines", step_move_lines},
+      {"stones", step_stones},
       {"rotate", step_rotate},
       {"skew", step_skew},
       {"scale", step_scale},

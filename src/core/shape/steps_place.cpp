@@ -32,6 +32,22 @@ std::vector<Line> step_mirror(std::vector<Line> lines, const StepCall& call) {
   return out;
 }
 
+std::vector<Line> step_move_lines(std::vector<Line> lines, const StepCall& call) {
+  const auto of = call.take.text("of");
+  std::vector<Line> meant;
+  for (const auto& line : lines) {
+    if (named(of, line, true)) meant.push_back(line);
+  }
+  if (meant.empty()) return lines;
+  // About their own middle, in the figure's sense: up is up.
+  const Affine map = Affine::move(call.take.number("right"), -call.take.number("up")) *
+                     about(bounds_of(meant).centre(), Affine::rotate(-call.take.number("turn")));
+  for (auto& line : lines) {
+    if (named(of, line, true)) line = mapped({std::move(line)}, map).front();
+  }
+  return lines;
+}
+
 std::vector<Line> step_rotate(std::vector<Line> lines, const StepCall& call) {
   const Vec centre = bounds_of(lines).centre();
   return mapped(std::move(lines), about(centre, Affine::rotate(-call.take.number("by"))));

@@ -1,5 +1,9 @@
+#include <algorithm>
+
+#include "core/geometry/centre_line.hpp"
 #include "core/shape/bridges.hpp"
 #include "core/shape/line_set.hpp"
+#include "core/shape/stones.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -13,7 +17,8 @@ std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call) {
   const auto meant = shapes_meant(call.take.text("of"), lines);
   const Faces openings = faces_of(lines, meant);
   BridgeOptions options;
-  options.width_mm = call.take.number("width") > 0 ? call.take.number("width") : bridge_width(call.inputs.thickness_mm);
+  const double width = call.take.number("width");
+  options.width_mm = width > 0 ? std::max(0.1, width) : bridge_width(call.inputs.thickness_mm);
   options.two_from_mm = call.take.number("two-from");
   options.per_island = static_cast<int>(to_number(call.take.text("per-island")).value_or(0));
   using Way = BridgeOptions::Way;
@@ -55,6 +60,63 @@ std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call) {
     }
   }
   call.outcome.bridged = std::move(made);
+  return lines;
+}
+
+std::vector<Line> step_stones(std::vector<Line> lines, const StepCall& call) {
+  const Reading& take = call.take;
+  const bool along = take.is("where", "along"), keep = take.flag("keep");
+  const double across = stone_across(take.text("size")).value_or(take.number("across"));
+  const double hole = across + take.number("clearance"), web = take.number("web"), pitch = hole + web;
+  const auto meant = along ? lines_meant(take.text("of"), lines) : shapes_meant(take.text("of"), lines);
+  if (meant.empty()) {
+    call.outcome.trouble = {{"offset-nothing"}};
+    return lines;
+  }
+  std::vector<Vec> at;
+  if (along) {
+    std::vector<Polyline> courses;
+    for (const std::size_t i : meant) {
+      for (const auto& c : lines[i].path->contours) courses.push_back(flatten(c, kChord));
+    }
+    at = stones_along(courses, pitch);
+  } else {
+    const Region face = faces_of(lines, meant).together;
+    if (take.is("where", "all")) {
+      at = stones_all_over(offset(face, -hole / 2 - (keep ? web : 0)), pitch);
+    } else {
+      std::vector<Polyline> courses;
+      if (take.is("where", "inside")) {
+        for (const auto& ring : offset(face, -hole / 2 - (keep ? web : 0)).rings) {
+          courses.push_back({ring, true});
+          courses.back().points.push_back(ring.front());
+        }
+      } else {
+        for (auto& line : centre_lines(face).lines) courses.push_back({std::move(line.points), line.closed});
+      }
+      at = stones_along(courses, pitch);
+    }
+  }
+  call.outcome.stones = at.size();
+  if (at.empty()) {
+    call.outcome.trouble = {{"stones-none", {{"hole", hole}}}};
+    return lines;
+  }
+  Line holes = lines[meant.front()];
+  Path path;
+  for (const Vec p : at) path.contours.push_back(ellipse(p, hole / 2, hole / 2));
+  holes.path = std::move(path);
+  holes.role = Role::cut;
+  if (lines[meant.front()].role != Role::cut) holes.tool.clear();
+  holes.id = made_id(holes.id, call.step.id);
+  if (!keep) {
+    std::vector<Line> rest;
+    for (std::size_t i = 0; i < lines.size(); ++i) {
+      if (std::find(meant.begin(), meant.end(), i) == meant.end()) rest.push_back(std::move(lines[i]));
+    }
+    lines = std::move(rest);
+  }
+  lines.push_back(std::move(holes));
   return lines;
 }
 
