@@ -96,6 +96,11 @@ with tempfile.TemporaryDirectory() as folder:
     sheet = box(0, 0, 100, 100) - (opening - strips.buffer(0.001, join_style=2))
     check("the sheet is one piece", sheet.geom_type == "Polygon")
     check("one for each", len(report("shape", "bridge", nest, "--per-island", "1", "-o", out)["bridges"]) == 2)
+    # By hand: one at the left of the outer opening, as shares of the bounds.
+    said = report("shape", "bridge", nest, "--width", "1.5mm", "--per-island", "1", "--set", "0.1,0.5", "-o", out)
+    check(f"set by hand: {said['bridges']}", any(abs(b["x_mm"] - 17.5) < 0.01 and abs(b["y_mm"] - 50) < 0.01 for b in said["bridges"]))
+    said = report("shape", "bridge", nest, "--width", "1.5mm", "--school", "mesh", "--mesh", "9mm", "--mesh-angle", "0", "-o", out)
+    check("a mesh needs no bridges here", said["islands"] == 2 and not said["bridges"] and not said["trouble"])
 
     # Repeats: any two of number, distance and room give the third; the gap is that between the shapes, says shapely.
     def motif(name, d):
@@ -166,6 +171,22 @@ with tempfile.TemporaryDirectory() as folder:
     said = report("shape", "trace", picture, "--width", "100mm", "-o", out)
     near("traced disc", said["area_mm2"], math.pi * 30 * 30, 0.01)
     check("few nodes", 3 < said["nodes"] < 20)
+
+    # Stones, single lines moved, words in a shape.
+    square = folder / "square.svg"
+    square.write_text('<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100"'
+                      ' fill="none" stroke="black"><path id="q" d="M10 10h80v80h-80z"/></svg>')
+    said = report("shape", "stones", square, "--size", "own", "--across", "5mm", "--clearance", "0.4mm", "--web", "0.6mm", "-o", out)
+    check("stones along", said["stones"] == int(320 / 6))
+    near("holes", said["area_mm2"], said["stones"] * math.pi * 2.7 * 2.7, 0.01)
+    said = report("shape", "stones", square, "--where", "all", "--size", "ss20", "-o", out)
+    check("stones all over", 200 < said["stones"] < 80 * 80 / (5.9 * 5.9 * math.sqrt(3) / 2))
+    said = report("shape", "move-lines", square, "--of", "q", "--right", "5mm", "--up", "3mm", "-o", out)
+    near("moved", said["size_mm"][0], 80, 1e-6)
+    words = folder / "words.svg"
+    run("shape", "text", "--text", "oil", "--font", "Roboto Slab Bold", "-o", words)
+    said = report("shape", "fit-shape", words, "--with", square, "--margin", "2mm", "-o", out)
+    check("words fill", max(said["size_mm"]) > 75.9)
 
     # Bad use: one line, exit code 2, nothing written.
     broken = folder / "broken.png"

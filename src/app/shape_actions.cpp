@@ -4,6 +4,7 @@
 #include <QSet>
 
 #include "app/units.hpp"
+#include "core/layout/fall_outs.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/project/stock_colors.hpp"
@@ -104,6 +105,8 @@ void ShapeActions::addStepActions() {
         },
         tr("Freeze the recipe"));
   });
+  actions_.add("keep-fall-outs", tr("Keep what the piece's openings leave as scraps on the shelf"),
+               Qt::CTRL | Qt::ALT | Qt::Key_F, [this] { keepFallOuts(); });
   for (const auto& [kind, text, key] :
        {std::tuple{"join", tr("Join the pieces into one shape"), Qt::CTRL | Qt::SHIFT | Qt::Key_J},
         std::tuple{"cut-away", tr("Cut upper pieces away from the lowest"), Qt::CTRL | Qt::SHIFT | Qt::Key_C},
@@ -141,6 +144,27 @@ void ShapeActions::addStepActions() {
                  }
                  session_.commit(std::move(next), tr("Helper or not"));
                });
+}
+
+void ShapeActions::keepFallOuts() {
+  const int piece = selected().front();
+  const std::size_t before = session_.project().shelf.size();
+  session_.editDrawn(
+      [piece](const Project& project, const Drawing& drawing) {
+        return keep_fall_outs(project, drawing, piece, project.checks.tiny_mm2);
+      },
+      tr("Keep what falls out"));
+  session_.whenDerived([this, before] {
+    const auto& shelf = session_.project().shelf;
+    std::size_t bits = 0;
+    for (std::size_t i = std::min(before, shelf.size()); i < shelf.size(); ++i)
+      bits += static_cast<std::size_t>(shelf[i].count.value_or(0));
+    notice_.say(bits == 0 ? tr("Nothing falls out of this piece.")
+                          : tr("%1 of %2 are on the shelf now, for other work.")
+                                .arg(counted(bits, tr("bit"), tr("bits")),
+                                     counted(shelf.size() - before, tr("shape"), tr("shapes"))),
+                bits == 0);
+  });
 }
 
 void ShapeActions::addStep(const std::string& kind) {
@@ -295,6 +319,7 @@ void ShapeActions::update() {
        {"combine-join", "combine-cut-away", "combine-overlap", "combine-divide", "align-left", "align-centre",
         "align-right", "align-top", "align-middle", "align-bottom", "distribute-across", "distribute-down", "group"})
     enable(id, several);
+  enable("keep-fall-outs", ids.size() == 1);
   for (const char* id : {"trim", "untrim", "unite-colors"}) enable(id, some);
 }
 

@@ -28,6 +28,7 @@ class ShapeActions : public QObject {
   void addStepActions();
   void addShapeActions();
   void addArrangeActions();
+  void keepFallOuts();
   void addStep(const std::string& kind);
   void combine(const std::string& kind, const QString& label);
   [[nodiscard]] std::vector<int> selected() const { return session_.selectedPieces(); }

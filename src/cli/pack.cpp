@@ -1,5 +1,6 @@
 #include "cli/pack.hpp"
 
+#include <algorithm>
 #include <chrono>
 #include <cmath>
 #include <set>
@@ -7,6 +8,7 @@
 #include "cli/input.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
+#include "core/layout/fall_outs.hpp"
 #include "core/layout/lay_edit.hpp"
 #include "core/layout/nest.hpp"
 #include "core/layout/pack/settle.hpp"
@@ -162,6 +164,41 @@ int sheets(Options o, bool json) {
   Json report{{"sheets", list}, {"waiting", waiting}};
   if (pack) report["density"] = round4(density);
   json ? print_json(report) : print(text.empty() ? "No sheet.\n" : text);
+  return 0;
+}
+
+int fall_outs_of(Options o, bool json) {
+  const auto out = o.value("-o");
+  const auto least = o.number("--least", 0.0);
+  const bool all = o.flag("--all");
+  Input input = load(o.positional("the project"));
+  o.finish();
+  DrawingCache cache;
+  const Drawing drawing = evaluate(input.project, cache);
+  Json list = Json::array();
+  std::string text;
+  Project kept = input.project;
+  for (const auto& piece : drawing.pieces) {
+    const bool stencil = std::any_of(piece->outcomes.begin(), piece->outcomes.end(),
+                                     [](const StepOutcome& done) { return done.bridged || done.stones > 0; });
+    if (!stencil && !all) continue;
+    std::size_t bits = 0;
+    const auto shapes = fall_outs(*piece, least);
+    for (const auto& bit : shapes) {
+      Json entry;
+      entry["piece"] = piece->piece->name;
+      entry["count"] = bit.count;
+      entry["area_mm2"] = round4(bit.area_mm2);
+      entry["across_mm"] = round4(bit.across_mm);
+      list.push_back(entry);
+      bits += bit.count;
+    }
+    text += piece->piece->name + ": " + std::to_string(bits) + (bits == 1 ? " bit of " : " bits of ") +
+            std::to_string(shapes.size()) + (shapes.size() == 1 ? " shape\n" : " shapes\n");
+    if (out) kept = keep_fall_outs(std::move(kept), drawing, piece->piece->id, least);
+  }
+  if (out) need(save_project(kept, *out));
+  json ? print_json(Json{{"bits", list}}) : print(text.empty() ? "No piece is a stencil.\n" : text);
   return 0;
 }
 

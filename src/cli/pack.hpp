@@ -1,4 +1,4 @@
-// sheets, pack and scraps: parts onto sheets, and what sheets there are.
+// sheets, pack, scraps and fall-outs: parts onto sheets, and what there is to lay them on.
 #pragma once
 
 #include "cli/options.hpp"
@@ -9,5 +9,6 @@ int sheets(Options o, bool json);
 int pack(Options o, bool json);
 /// Scraps on a photograph of the mat.
 int scraps(Options o, bool json);
+int fall_outs_of(Options o, bool json);
 
 }  // namespace dotlane::cli

@@ -168,6 +168,47 @@ TEST_CASE("repeats are set by handles on the bench: number, pitch and room, each
   CHECK(step_handles(o.project(), o.session().drawing(), ring).empty());
 }
 
+TEST_CASE("allowance and stitch line of fabric are dragged on the bench") {
+  Opened o;
+  run(o, "shape-ring");
+  const int ring = o.session().selectedPieces().front();
+  run(o, "step-applique");
+  o.session().settle();
+  CHECK(step_handles(o.project(), o.session().drawing(), ring).empty());  // a raw edge has neither
+  auto* edge = field<QComboBox>(o, "edge");
+  choose(edge, edge->findData(QStringLiteral("turned")));
+  o.session().settle();
+  auto* stitch = field<NumberField>(o, "stitch");
+  stitch->editor()->setFocus();
+  stitch->editor()->selectAll();
+  QTest::keyClicks(stitch->editor(), QStringLiteral("3"));
+  QTest::keyClick(stitch->editor(), Qt::Key_Return);
+  o.session().settle();
+  run(o, "zoom-selection");
+  const double px = 1 / o.bench().view().px_per_mm;
+  const auto value = [&](const char* key) {
+    return Reading(*find_kind(step_kinds(), "applique"), find_piece(o.project(), ring)->steps.back().values)
+        .number(key);
+  };
+  const auto pull = [&](StepHandle::What what, double by) {
+    for (const auto& h : step_handles(o.project(), o.session().drawing(), ring)) {
+      if (h.what != what) continue;
+      drag(&o.bench(), o.at(h.at.x, h.at.y), o.at(h.at.x + by, h.at.y));
+      o.session().settle();
+      return;
+    }
+    FAIL("no such handle");
+  };
+  const double width = find_drawn(o.session().drawing(), ring)->bounds.width();
+  pull(StepHandle::What::allowance, 4);
+  CHECK(value("allowance") == Approx(10).margin(2 * px));
+  CHECK(find_drawn(o.session().drawing(), ring)->bounds.width() == Approx(width + 8).margin(4 * px));
+  pull(StepHandle::What::stitch, -2);
+  CHECK(value("stitch") == Approx(5).margin(2 * px));
+  run(o, "undo");
+  CHECK(value("stitch") == 3);
+}
+
 TEST_CASE("one copy of many is clicked, dragged and nudged by itself") {
   Opened o;
   run(o, "shape-ring");
@@ -254,6 +295,13 @@ TEST_CASE("bridges are dragged, set, let go and taken away on the bench") {
   CHECK(handles().size() == 2);
   QTest::keyClick(&o.bench(), Qt::Key_Escape);
   CHECK(o.bench().picking() == Picking::none);
+  // What falls out is kept: two halves of the ring, alike.
+  const std::size_t shelf = o.project().shelf.size();
+  run(o, "keep-fall-outs");
+  o.session().settle();
+  REQUIRE(o.project().shelf.size() == shelf + 1);
+  CHECK(o.project().shelf.back().count == 2);
+  run(o, "undo");
   // The keys do as much, where the recipe ends with bridges.
   run(o, "pick-bridges");
   CHECK(o.bench().picking() == Picking::bridges);

@@ -110,6 +110,11 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
     const Bridge& b = bridged->bridges[handle.bridge];
     return tr("bridge %1 wide, %2 long").arg(length_text(b.width_mm, unit), length_text(b.length_mm, unit));
   }
+  if (handle.what == StepHandle::What::allowance || handle.what == StepHandle::What::stitch) {
+    const QString length = length_text(distance(handle.at, handle.origin), unit);
+    return handle.what == StepHandle::What::allowance ? tr("%1 turned under").arg(length)
+                                                      : tr("stitched %1 inside").arg(length);
+  }
   const Repeated* made = drawn->outcomes.back().repeated.get();
   if (!made) return {};
   switch (handle.what) {
@@ -127,6 +132,8 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
           .arg(size_text(made->room, unit), unit_word(unit), counted(made->count, tr("copy"), tr("copies")));
     case StepHandle::What::radius:
     case StepHandle::What::bridge:
+    case StepHandle::What::allowance:
+    case StepHandle::What::stitch:
       break;
   }
   return tr("radius %1").arg(length_text(made->radius_mm, unit));

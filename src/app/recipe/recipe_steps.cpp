@@ -44,7 +44,8 @@ QString stones_text(const StepOutcome& outcome) {
 
 QString bridges_text(const Bridged& made, LengthUnit unit) {
   QString out = counted(made.islands, QObject::tr("island"), QObject::tr("islands")) + QStringLiteral("  ·  ") +
-                counted(made.bridges.size(), QObject::tr("bridge"), QObject::tr("bridges"));
+                counted(made.bridges.size(), QObject::tr("bridge"), QObject::tr("bridges")) + QStringLiteral("  ·  ") +
+                QObject::tr("%1 out").arg(counted(made.bits, QObject::tr("bit falls"), QObject::tr("bits fall")));
   if (made.bridges.empty()) return out;
   const auto weakest = std::min_element(made.bridges.begin(), made.bridges.end(), [](const Bridge& a, const Bridge& b) {
     return a.width_mm / a.length_mm < b.width_mm / b.length_mm;

@@ -13,22 +13,6 @@ namespace {
 constexpr std::size_t kMostNodes = 60'000;  // beyond this a stencil is not looked at
 constexpr std::size_t kMostTongues = 4;     // that get a finding of their own
 
-/// The openings of the piece, mm in the figure.
-Region openings_of(const DrawnPiece& piece) {
-  std::vector<Region> all;
-  for (std::size_t i = 0; i < piece.piece->lines.size(); ++i) {
-    const Line& line = piece.piece->lines[i];
-    if (line.role != Role::cut) continue;
-    std::vector<Ring> rings;
-    for (std::size_t c = 0; c < piece.flat->lines[i].polylines->size(); ++c) {
-      const Polyline course = piece.course(i, c);
-      if (course.closed) rings.emplace_back(course.points.begin(), course.points.end() - 1);
-    }
-    all.push_back(region_of(rings, line.path->fill_rule));
-  }
-  return unite(all);
-}
-
 /// Worked out once: a piece that no edit touched is the very same one.
 std::shared_ptr<const StencilStrength> strength(const std::shared_ptr<const DrawnPiece>& piece,
                                                 const StencilLimits& limits) {

@@ -299,6 +299,12 @@ std::vector<KindSpec> make_step_kinds() {
                         {"centre", "along the middle"},
                         {"all", "all over"}}),
                 flag("keep", "keep the lines", false), lines()}});
+  k.push_back({"fit-shape",
+               "Fill a shape",
+               "Rows of letters, each as large as the shape of another piece has room for.",
+               "Combine",
+               {pieces("shape"), choice("way", "rows", {{"straight", "straight"}, {"bent", "bent to the edge"}}),
+                length("margin", "margin", 2, 0, 500), length("gap", "between rows", 1.5, 0, 500)}});
   return k;
 }
 

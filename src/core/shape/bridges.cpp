@@ -460,7 +460,8 @@ Bridged bridged(const Region& openings, const BridgeOptions& options) {
     }
   }
   out.openings = strips.empty() ? open : subtract(open, unite(strips));
-  out.loose = islands_in(parts_of(out.openings));
+  parts = parts_of(out.openings);
+  out.loose = islands_in(parts), out.bits = parts.size();
   return out;
 }
 

@@ -42,6 +42,7 @@ struct Bridged {
   std::size_t islands = 0;      ///< that would have fallen out with it
   std::size_t loose = 0;        ///< of these, that no bridge could be found for
   Region mesh;                  ///< what stays of the mesh
+  std::size_t bits = 0;         ///< that fall out now
 };
 
 /// As wide as bridges of a stock this thick (mm) are made: 1.2 mm from 0.25 mm thick on, wider in proportion where it

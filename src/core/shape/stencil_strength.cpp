@@ -38,6 +38,21 @@ Vec middle_of(const Region& region) { return bounds_of(region).centre(); }
 
 }  // namespace
 
+Region openings_of(const DrawnPiece& piece) {
+  std::vector<Region> all;
+  for (std::size_t i = 0; i < piece.piece->lines.size(); ++i) {
+    const Line& line = piece.piece->lines[i];
+    if (line.role != Role::cut) continue;
+    std::vector<Ring> rings;
+    for (std::size_t c = 0; c < piece.flat->lines[i].polylines->size(); ++c) {
+      const Polyline course = piece.course(i, c);
+      if (course.closed) rings.emplace_back(course.points.begin(), course.points.end() - 1);
+    }
+    all.push_back(region_of(rings, line.path->fill_rule));
+  }
+  return unite(all);
+}
+
 StencilLimits stencil_limits(double thickness_mm) {
   StencilLimits out;
   out.neck = bridge_width(thickness_mm) / 2;

@@ -5,8 +5,12 @@
 #include <vector>
 
 #include "core/geometry/region.hpp"
+#include "core/project/drawing.hpp"
 
 namespace dotlane {
+
+/// What the cut lines of the piece enclose, mm in the figure.
+[[nodiscard]] Region openings_of(const DrawnPiece& piece);
 
 /// What a stock can bear, lengths in mm. Common practice, no published source.
 struct StencilLimits {

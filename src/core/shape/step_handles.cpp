@@ -72,12 +72,45 @@ std::vector<StepHandle> bridge_handles(const LastStep& last, int piece) {
   return out;
 }
 
+/// How far fabric's edge and its stitch line are from the shape's own edge: handles beside its rightmost place.
+std::vector<StepHandle> fabric_handles(const LastStep& last, const DrawnPiece& drawn) {
+  std::vector<StepHandle> out;
+  // The rightmost place of what is cut, which lies as far out as the allowance.
+  std::optional<Vec> cut;
+  for (std::size_t i = 0; i < drawn.piece->lines.size(); ++i) {
+    if (drawn.piece->lines[i].role != Role::cut) continue;
+    const Affine at = drawn.flat->lines[i].at;
+    for (const auto& polyline : *drawn.flat->lines[i].polylines) {
+      for (const Vec p : polyline.points) {
+        if (const Vec q = at(p); !cut || q.x > cut->x) cut = q;
+      }
+    }
+  }
+  if (!cut) return out;
+  const Reading take(*find_kind(step_kinds(), "applique"), last.step->values);
+  const bool reverse = take.is("edge", "reverse"), hem = reverse || take.is("edge", "turned");
+  const double outward = reverse ? -1 : 1, allowance = hem ? take.number("allowance") : 0;
+  const auto add = [&](StepHandle::What what, double value, double way) {
+    // From the edge that is seen.
+    const Vec edge = *cut - Vec{outward * allowance, 0};
+    StepHandle handle;
+    handle.what = what, handle.piece = drawn.piece->id, handle.step = last.step->id;
+    handle.at = last.map(edge + Vec{way * value, 0});
+    handle.origin = last.map(edge), handle.unit = last.map(edge + Vec{way, 0}) - handle.origin;
+    out.push_back(handle);
+  };
+  if (hem) add(StepHandle::What::allowance, allowance, outward);
+  if (take.number("stitch") > 0) add(StepHandle::What::stitch, take.number("stitch"), -outward);
+  return out;
+}
+
 }  // namespace
 
 std::vector<StepHandle> step_handles(const Project& project, const Drawing& drawing, int id) {
   const auto last = last_step(project, drawing, id);
   if (!last) return {};
   if (last->outcome->bridged) return bridge_handles(*last, id);
+  if (last->step->kind == "applique") return fabric_handles(*last, *find_drawn(drawing, id));
   if (!last->outcome->repeated) return {};
   const Repeated& made = *last->outcome->repeated;
   const Reading take(*find_kind(step_kinds(), "repeat"), last->step->values);
@@ -167,6 +200,12 @@ Project drag_handle(Project project, const StepHandle& handle, Vec to) {
       break;
     case StepHandle::What::radius:
       key = "radius", next = std::clamp(value, 0.0, 2000.0);
+      break;
+    case StepHandle::What::allowance:
+      key = "allowance", next = std::clamp(value, 0.1, 100.0);
+      break;
+    case StepHandle::What::stitch:
+      key = "stitch", next = std::clamp(value, 0.1, 100.0);
       break;
     case StepHandle::What::bridge:
       return project;

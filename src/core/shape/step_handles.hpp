@@ -9,7 +9,7 @@
 namespace dotlane {
 
 struct StepHandle {
-  enum class What { pitch, pitch_down, across, down, wide, high, radius, bridge };
+  enum class What { pitch, pitch_down, across, down, wide, high, radius, bridge, allowance, stitch };
   What what = What::pitch;
   int piece = 0, step = 0;
   Vec at;                          ///< mm in the figure
@@ -21,7 +21,8 @@ struct StepHandle {
   Affine share;                    ///< from the figure to shares of the box that such places are in
 };
 
-/// The handles of the piece's last step that is on: a repeat's, or one on every bridge. None where its lines wait to be
+/// The handles of the piece's last step that is on: a repeat's, those of fabric's edges, or one on every
+/// bridge. None where its lines wait to be
 /// worked out.
 [[nodiscard]] std::vector<StepHandle> step_handles(const Project& project, const Drawing& drawing, int piece);
 

@@ -206,6 +206,7 @@ std::size_t nodes_in(const std::vector<Line>& lines) {
 }
 
 std::size_t work_of(const Step& step, const std::vector<Line>& lines) {
+  if (step.kind == "fit-shape") return nodes_in(lines) * 50;  // many rooms are tried
   if (!only_places(step.kind)) return nodes_in(lines);
   if (step.kind != "repeat") return lines.size();
   const Reading take(*find_kind(step_kinds(), "repeat"), step.values);
@@ -232,6 +233,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"cut-away", step_cut_away},
       {"overlap", step_overlap},
       {"divide", step_divide},
+      {"fit-shape", step_fit_shape},
       {"bridge", step_bridge},
       {"applique", step_applique},
       {"fill", step_fill},

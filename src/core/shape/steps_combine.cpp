@@ -1,11 +1,27 @@
 #include <algorithm>
+#include <cmath>
 #include <map>
 
+#include "core/geometry/measure.hpp"
+#include "core/geometry/refit.hpp"
 #include "core/geometry/unite_curves.hpp"
+#include "core/shape/fit_rows.hpp"
 #include "core/shape/line_set.hpp"
 
 namespace dotlane {
 namespace {
+
+/// The same course with points no farther apart than this.
+Polyline refined(const Polyline& line, double step) {
+  Polyline out{{line.points.front()}, line.closed};
+  for (std::size_t i = 1; i < line.points.size(); ++i) {
+    const Vec a = line.points[i - 1], b = line.points[i];
+    const int n = std::max(1, static_cast<int>(std::ceil(distance(a, b) / step)));
+    for (int k = 1; k < n; ++k) out.points.push_back(a + (b - a) * (static_cast<double>(k) / n));
+    out.points.push_back(b);
+  }
+  return out;
+}
 
 /// What the named pieces cover together. Pieces that cover nothing are told in the outcome.
 Region covered_by(const std::vector<int>& pieces, const StepCall& call) {
@@ -219,6 +235,49 @@ std::vector<Line> step_trim_under(std::vector<Line> lines, const StepCall& call)
       cut.path = std::move(path);
       line = std::move(cut);
     }
+  }
+  return lines;
+}
+
+std::vector<Line> step_fit_shape(std::vector<Line> lines, const StepCall& call) {
+  const Region area = offset(covered_by(inputs_of(call.step), call), -call.take.number("margin"));
+  if (area.empty()) {
+    call.outcome.trouble = {{"inputs-empty"}};
+    return lines;
+  }
+  std::vector<Box> boxes;  // of all contours, line by line
+  for (const auto& line : lines) {
+    for (const auto& contour : line.path->contours) boxes.push_back(bounds_of(Path{{contour}, FillRule::nonzero}));
+  }
+  const auto rows = rows_of(boxes);
+  std::vector<Box> around;
+  std::vector<std::size_t> row_of(boxes.size(), 0);
+  for (const auto& row : rows) {
+    Box box;
+    for (const std::size_t i : row) box.add(boxes[i]), row_of[i] = around.size();
+    around.push_back(box);
+  }
+  const auto fitted = fit_rows(around, area, call.take.number("gap"));
+  if (fitted.empty()) {
+    call.outcome.trouble = {{"fit-shape-none"}};
+    return lines;
+  }
+  const bool bends = call.take.is("way", "bent");
+  std::size_t i = 0;
+  for (auto& line : lines) {
+    Path path{{}, line.path->fill_rule};
+    for (const auto& contour : line.path->contours) {
+      const FittedRow& row = fitted[row_of[i++]];
+      if (!bends) {
+        path.contours.push_back(transformed(Path{{contour}, FillRule::nonzero}, row.map()).contours.front());
+        continue;
+      }
+      // Fine enough to be bent point by point, then curves again.
+      Polyline course = refined(flatten(contour, kChord), std::max(row.was.width(), row.was.height()) / 200);
+      for (Vec& p : course.points) p = bent(row, area, p);
+      path.contours.push_back(refit(course));
+    }
+    line.path = std::move(path);
   }
   return lines;
 }
