@@ -13,14 +13,14 @@
 namespace dotlane {
 namespace {
 
-/// Two strokes: the leader, then a letter of the label, or the next free one.
+/// Two strokes: the leader, then a letter of the label, or the next free one, or a digit.
 class KeyStrokes {
  public:
   explicit KeyStrokes(Qt::Key leader) : leader_(leader) {}
   QKeySequence next(const QString& label) {
-    QString letters = label.toUpper() + QStringLiteral("ABCDEFGHIJKLMNOPQRSTUVWXYZ");
+    QString letters = label.toUpper() + QStringLiteral("ABCDEFGHIJKLMNOPQRSTUVWXYZ123456789");
     for (const QChar c : letters) {
-      if (c < QLatin1Char('A') || c > QLatin1Char('Z') || taken_.contains(c)) continue;
+      if (c.unicode() > 127 || !c.isLetterOrNumber() || taken_.contains(c)) continue;
       taken_.insert(c);
       return QKeySequence(QKeyCombination(Qt::ALT, leader_),
                           QKeyCombination(Qt::NoModifier, static_cast<Qt::Key>(c.unicode())));
@@ -106,7 +106,7 @@ void ShapeActions::addStepActions() {
         tr("Freeze the recipe"));
   });
   actions_.add("keep-fall-outs", tr("Keep what the piece's openings leave as scraps on the shelf"),
-               Qt::CTRL | Qt::ALT | Qt::Key_F, [this] { keepFallOuts(); });
+               Qt::CTRL | Qt::ALT | Qt::Key_K, [this] { keepFallOuts(); });
   for (const auto& [kind, text, key] :
        {std::tuple{"join", tr("Join the pieces into one shape"), Qt::CTRL | Qt::SHIFT | Qt::Key_J},
         std::tuple{"cut-away", tr("Cut upper pieces away from the lowest"), Qt::CTRL | Qt::SHIFT | Qt::Key_C},
