@@ -1,5 +1,7 @@
 #include "app/application.hpp"
 
+#include <QComboBox>
+#include <QEvent>
 #include <cstdio>
 #include <exception>
 
@@ -7,6 +9,10 @@ namespace dotlane {
 
 bool Application::notify(QObject* receiver, QEvent* event) {
   QString what;
+  // A wheel that scrolls a panel must not change the choices that come under it.
+  if (event->type() == QEvent::Wheel) {
+    while (qobject_cast<QComboBox*>(receiver) && receiver->parent()) receiver = receiver->parent();
+  }
   try {
     return QApplication::notify(receiver, event);
   } catch (const std::bad_alloc&) {

@@ -39,6 +39,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
          [-o P2.dotlane]       what lies on which sheet, how much of it is used and what is left; packed anew if asked
   scraps PHOTO --corners "X,Y X,Y X,Y X,Y" [--mat 304.8x304.8mm] [--project P --stock ID -o P2.dotlane]
                                what lies on a photograph of the mat, by its corners in px; kept on the shelf if asked
+  quantity P --bolt 1100mm [--copies N] [--layers N] [--shrinks PERCENT] [--web 450mm]
+                               how long a piece of each stock to buy off the bolt, and of fusible web
   fall-outs P [--all] [--least MM2] [-o P2.dotlane]
                                the bits that stencils (or all pieces) leave, counted by shape; kept on the shelf if asked
   pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
@@ -267,6 +269,7 @@ int run(std::vector<std::string> words) {
   if (command == "parts") return parts(std::move(o), json);
   if (command == "sheets") return sheets(std::move(o), json);
   if (command == "scraps") return scraps(std::move(o), json);
+  if (command == "quantity") return quantity(std::move(o), json);
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);

@@ -13,6 +13,7 @@
 #include "core/layout/nest.hpp"
 #include "core/layout/pack/settle.hpp"
 #include "core/layout/photograph.hpp"
+#include "core/layout/quantity.hpp"
 #include "core/layout/shelf.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/evaluate.hpp"
@@ -164,6 +165,56 @@ int sheets(Options o, bool json) {
   Json report{{"sheets", list}, {"waiting", waiting}};
   if (pack) report["density"] = round4(density);
   json ? print_json(report) : print(text.empty() ? "No sheet.\n" : text);
+  return 0;
+}
+
+int quantity(Options o, bool json) {
+  QuantityOptions options;
+  const auto bolt = o.value("--bolt"), web = o.value("--web");
+  options.copies = whole_value(o, "--copies").value_or(1);
+  options.layers = whole_value(o, "--layers").value_or(1);
+  options.shrinks = o.number("--shrinks", 0.0) / 100;
+  Input input = load(o.positional("the project"));
+  o.finish();
+  if (!bolt) refuse("--bolt WIDTH is missing, for instance --bolt 1100mm");
+  const auto width = [](const char* name, const std::string& text) {
+    const auto mm = length_mm_from(text);
+    if (!mm || !(*mm > 0)) refuse(std::string(name) + " wants a length such as 1100mm or 44in");
+    return *mm;
+  };
+  options.wide_mm = width("--bolt", *bolt);
+  if (options.copies < 1 || options.layers < 1) refuse("--copies and --layers want 1 or more");
+  if (!(options.shrinks >= 0 && options.shrinks <= 0.5)) refuse("--shrinks wants a percentage from 0 to 50");
+  options.gap_mm = input.project.laying.gap_mm;
+  DrawingCache cache;
+  const Drawing drawing = evaluate(input.project, cache);
+  const Layout layout = lay_out(input.project, drawing);
+  Json list = Json::array();
+  std::string text;
+  const auto say = [&](const Stock& stock, const QuantityOptions& how, const std::string& what) {
+    const Quantity q = quantity_of(input.project, drawing, layout, stock.id, how);
+    if (q.parts == 0) return;
+    Json entry;
+    entry["stock"] = stock.id;
+    entry["web"] = how.fused_only;
+    entry["parts"] = q.parts;
+    entry["cuts"] = q.piles;
+    entry["length_mm"] = round4(q.length_mm);
+    entry["packed_mm"] = round4(q.packed_mm);
+    entry["used"] = round4(q.used);
+    entry["too_wide"] = q.too_wide;
+    list.push_back(entry);
+    text += what + ": " + rounded_text(q.length_mm, 0) + " mm long, " + std::to_string(q.parts) + " parts, " +
+            rounded_text(100 * q.used, 0) + " % used\n";
+  };
+  for (const auto& stock : input.project.stocks) {
+    say(stock, options, stock.name);
+    if (!web) continue;
+    QuantityOptions back = options;
+    back.fused_only = true, back.wide_mm = width("--web", *web), back.layers = 1, back.shrinks = 0;
+    say(stock, back, "Fusible web for " + stock.name);
+  }
+  json ? print_json(Json{{"lengths", list}}) : print(text.empty() ? "No parts.\n" : text);
   return 0;
 }
 

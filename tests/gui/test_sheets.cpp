@@ -1,6 +1,9 @@
 // The Sheets stage by hand: parts taken hold of, turned, moved between sheets, kept together, left out; copies,
 // offcuts, scraps and the shelf.
+#include <QtTest/qtestspontaneevent.h>
 #include <QListView>
+#include <QScrollArea>
+#include <QScrollBar>
 #include <QWheelEvent>
 #include <set>
 
@@ -534,6 +537,54 @@ TEST_CASE("the draft of a figure larger than a sheet is a plain table with all i
   o.session().settle();
   o.stage(Stage::draft);
   CHECK(o.find<QToolButton>("loadButton")->isVisible());
+}
+
+TEST_CASE("the wheel over a choice scrolls the panel and changes nothing") {
+  Opened o(demo(QStringLiteral("fish-pennant")));
+  o.stage(Stage::sheets);
+  o.session().settle();
+  auto* choice = o.find<QComboBox>("turnsBox");
+  const int before = choice->currentIndex();
+  const Project project = o.project();
+  auto* area = o.find<QWidget>("sheetsPanel")->findChild<QScrollArea*>();
+  REQUIRE(area);
+  wait_for([&] { return area->verticalScrollBar()->maximum() > 0; });
+  const int from = area->verticalScrollBar()->value();
+  const QPointF middle = QRectF(choice->rect()).center();
+  for (int i = 0; i < 3; ++i) {
+    QWheelEvent event(middle, choice->mapToGlobal(middle), {}, {0, -120}, Qt::NoButton, {}, Qt::NoScrollPhase, false);
+    QSpontaneKeyEvent::setSpontaneous(&event);  // as from the window system: such events go on to what is behind
+    qApp->notify(choice, &event);
+  }
+  CHECK(choice->currentIndex() == before);
+  CHECK(o.project() == project);
+  CHECK(area->verticalScrollBar()->value() > from);
+}
+
+TEST_CASE("how much to buy off the bolt is asked for by a button, and forgotten when the layout changes") {
+  Opened o(demo(QStringLiteral("fish-pennant")));
+  o.stage(Stage::sheets);
+  o.session().settle();
+  auto* text = o.find<QLabel>("boltText");
+  CHECK_FALSE(text->isVisible());
+  auto* wide = o.find<NumberField>("boltWide");
+  wide->editor()->setFocus();
+  wide->editor()->selectAll();
+  QTest::keyClicks(wide->editor(), QStringLiteral("300"));
+  QTest::keyClick(wide->editor(), Qt::Key_Return);
+  click(o.find<QPushButton>("boltButton"));
+  wait_for([&] { return o.find<QPushButton>("boltButton")->isEnabled(); });
+  const QString said = text->text().simplified();
+  CHECK(said.contains(QStringLiteral("Felt: ")));
+  CHECK(said.contains(QStringLiteral("Fusible web for Cotton, rose")));
+  CHECK_FALSE(said.contains(QStringLiteral("web for Felt")));
+  CHECK(said.contains(QStringLiteral("1 part")));
+  // Another number takes back what was said.
+  auto* copies = o.find<NumberField>("boltCopies");
+  copies->editor()->setFocus();
+  copies->editor()->selectAll();
+  QTest::keyClicks(copies->editor(), QStringLiteral("6"));
+  CHECK_FALSE(text->isVisible());
 }
 
 }  // namespace dotlane::test

@@ -15,13 +15,6 @@
 namespace dotlane {
 namespace {
 
-std::vector<double> allowed_turns(const Stock* stock, const std::vector<double>& turns) {
-  const Grain grain = stock ? stock->grain : Grain::none;
-  if (grain == Grain::none) return turns;
-  const double along = grain == Grain::upright ? 0 : 90;
-  return turns.size() > 1 ? std::vector<double>{along, along + 180} : std::vector<double>{along};
-}
-
 Affine to_figure(const Drawing& drawing, const Part& part) {
   return frame_of(find_drawn(drawing, part.key.piece)->map).to_figure;
 }
@@ -50,6 +43,13 @@ std::vector<double> turns_in_steps(double degrees) {
   std::vector<double> out;
   for (int i = 0; i * degrees < 360 - 1e-6; ++i) out.push_back(i * degrees);
   return out;
+}
+
+std::vector<double> allowed_turns(const Stock* stock, const std::vector<double>& turns) {
+  const Grain grain = stock ? stock->grain : Grain::none;
+  if (grain == Grain::none) return turns;
+  const double along = grain == Grain::upright ? 0 : 90;
+  return turns.size() > 1 ? std::vector<double>{along, along + 180} : std::vector<double>{along};
 }
 
 Nest nest_of(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,

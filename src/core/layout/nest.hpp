@@ -34,6 +34,8 @@ struct Nest {
 
 /// The turns of a whole circle in steps of so many degrees; of 0 or more than 180, none but upright.
 [[nodiscard]] std::vector<double> turns_in_steps(double degrees);
+/// Of these turns, those that the stock's grain allows: along it, to both ends where parts may be turned at all.
+[[nodiscard]] std::vector<double> allowed_turns(const Stock* stock, const std::vector<double>& turns);
 
 /// All copies of the stock's parts but the pinned ones and what is kept together with these, which stay on their sheets
 /// and in the way; what is kept together lies as in the figure. Scraps on the shelf

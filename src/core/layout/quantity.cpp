@@ -1,0 +1,90 @@
+#include "core/layout/quantity.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/layout/nest.hpp"
+#include "core/layout/pack/packer.hpp"
+#include "core/layout/pack/settle.hpp"
+#include "core/layout/room.hpp"
+#include "core/project/kinds.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr int kHalvings = 7;
+constexpr double kLongest = 100'000;  // mm: more than anybody buys
+
+bool has_fused_edge(const Project& project, const Part& part) {
+  const Piece* piece = find_piece(project, part.key.piece);
+  return piece && std::any_of(piece->steps.begin(), piece->steps.end(), [](const Step& step) {
+           return step.on && step.kind == "applique" &&
+                  Reading(*find_kind(step_kinds(), step.kind), step.values).is("edge", "fused");
+         });
+}
+
+}  // namespace
+
+Quantity quantity_of(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
+                     const QuantityOptions& options) {
+  Quantity out;
+  pack::Task task;
+  task.gap = options.gap_mm;
+  task.turns = allowed_turns(find_stock(project, stock), turns_in_steps(project.laying.turn_step_deg));
+  std::vector<std::size_t> number(layout.parts.size());  // how many of each the layout has
+  for (const auto& laid : layout.laid) ++number[laid.part];
+  double area = 0, tallest = 0;
+  for (std::size_t i = 0; i < layout.parts.size(); ++i) {
+    const Part& part = layout.parts[i];
+    if (part.stock != stock || (options.fused_only && !has_fused_edge(project, part))) continue;
+    const std::size_t wanted = number[i] * static_cast<std::size_t>(std::max(1, options.copies));
+    const auto layers = static_cast<std::size_t>(std::max(1, options.layers));
+    const std::size_t piles = (wanted + layers - 1) / layers;
+    Region shape = packed_shape(drawing, part);
+    const double own = area_of(shape);
+    const Box box = bounds_of(shape);
+    tallest = std::max({tallest, std::hypot(box.width(), box.height())});
+    area += own * static_cast<double>(piles);
+    out.parts += wanted, out.piles += piles;
+    task.items.insert(task.items.end(), piles, task.shapes.size());
+    task.shapes.push_back(std::move(shape));
+  }
+  if (task.items.empty() || !(options.wide_mm > 0)) return out;
+  const auto packed = [&](double length) {
+    task.stands = {{Region{{{{0, 0}, {options.wide_mm, 0}, {options.wide_mm, length}, {0, length}}}}, 1, {}}};
+    return pack::Packer(task).best();
+  };
+  // What waits however long it is does not fit across.
+  double fits = std::min(kLongest, 2 * area / options.wide_mm + 2 * tallest);
+  pack::Packing best = packed(fits);
+  for (; !best.waiting.empty() && fits < kLongest; best = packed(fits)) {
+    const std::size_t before = best.waiting.size();
+    pack::Packing longer = packed(std::min(kLongest, 2 * fits));
+    if (longer.waiting.size() == before) break;
+    fits = std::min(kLongest, 2 * fits);
+  }
+  out.too_wide = best.waiting.size();
+  double least = area / options.wide_mm;
+  for (int i = 0; i < kHalvings && fits - least > options.gap_mm; ++i) {
+    const double length = (least + fits) / 2;
+    pack::Packing tried = packed(length);
+    if (tried.waiting.size() > out.too_wide) {
+      least = length;
+    } else {
+      fits = length, best = std::move(tried);
+    }
+  }
+  task.stands = {{Region{{{{0, 0}, {options.wide_mm, 0}, {options.wide_mm, fits}, {0, fits}}}}, 1, {}}};
+  best = pack::settled(task, std::move(best));
+  double placed = 0;
+  for (const auto& lies : best.parts) {
+    const Region& shape = task.shapes[task.items[lies.item]];
+    out.packed_mm = std::max(out.packed_mm, bounds_of(transformed(shape, lies.map())).y1);
+    placed += area_of(shape);
+  }
+  out.used = out.packed_mm > 0 ? placed / (out.packed_mm * options.wide_mm) : 0;
+  out.length_mm = out.packed_mm * std::max(1, options.layers) / (1 - std::clamp(options.shrinks, 0.0, 0.5));
+  return out;
+}
+
+}  // namespace dotlane

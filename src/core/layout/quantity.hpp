@@ -1,0 +1,33 @@
+// How much stock off a roll or bolt a project takes.
+#pragma once
+
+#include <string>
+
+#include "core/layout/layout.hpp"
+
+namespace dotlane {
+
+struct QuantityOptions {
+  double wide_mm = 1100;    ///< across the bolt, all of which is used
+  int copies = 1;           ///< of everything, times the copies that each part has
+  int layers = 1;           ///< cut at once, folded or stacked
+  double shrinks = 0;       ///< share of its length that it loses in the wash, before it is cut
+  double gap_mm = 2;        ///< between parts
+  bool fused_only = false;  ///< only parts with a fused edge: for the web on their backs
+};
+
+struct Quantity {
+  std::size_t parts = 0;     ///< in all layers
+  std::size_t piles = 0;     ///< parts of one layer: what is cut
+  double packed_mm = 0;      ///< length of one layer
+  double length_mm = 0;      ///< to buy: all layers, with what they shrink by
+  double used = 0;           ///< share of the packed length that parts take up
+  std::size_t too_wide = 0;  ///< parts of one layer that no turn lets fit across; in none of the lengths
+};
+
+/// Of one stock, with its parts' grain along the bolt where it has one. The length is found by halving, packed each
+/// time: one that will do, not the least there is.
+[[nodiscard]] Quantity quantity_of(const Project& project, const Drawing& drawing, const Layout& layout,
+                                   const std::string& stock, const QuantityOptions& options);
+
+}  // namespace dotlane
