@@ -97,6 +97,14 @@ void ShapeActions::addStepActions() {
                  session_.select({{id, ""}});
                  emit stepAdded(2);
                });
+  actions_.add("placement-template", tr("New piece: a numbered template to lay the selected pieces by"),
+               Qt::CTRL | Qt::ALT | Qt::Key_P, [this] {
+                 int id = 0;
+                 Project next = add_template_of(session_.project(), selected(), &id);
+                 session_.commit(std::move(next), tr("Placement template"));
+                 session_.select({{id, ""}});
+                 emit stepAdded(1);
+               });
   actions_.add("freeze", tr("Freeze the recipe into plain lines"), Qt::CTRL | Qt::SHIFT | Qt::Key_F, [this] {
     session_.editDrawn(
         [ids = selected()](Project next, const Drawing& drawing) {
@@ -313,7 +321,8 @@ void ShapeActions::update() {
   for (const auto& kind : step_kinds()) {
     if (QAction* action = actions_.find(QStringLiteral("step-") + qs(kind.kind))) action->setEnabled(any);
   }
-  for (const char* id : {"freeze", "outline-behind", "helper", "ungroup", "duplicate-in-place", "colors-to-stock"})
+  for (const char* id :
+       {"freeze", "outline-behind", "placement-template", "helper", "ungroup", "duplicate-in-place", "colors-to-stock"})
     enable(id, any);
   for (const char* id :
        {"combine-join", "combine-cut-away", "combine-overlap", "combine-divide", "align-left", "align-centre",

@@ -2,6 +2,7 @@
 
 #include <set>
 
+#include "cli/options.hpp"
 #include "core/plan/fill_figures.hpp"
 #include "core/text_scan.hpp"
 
@@ -34,7 +35,6 @@ Json fill_report(const Project& project, const std::vector<int>& pieces, std::op
       for (const std::size_t part : f.unfilled) unfilled.insert(subject->made->parts[part].line);
     }
   }
-  auto round4 = [](double v) { return std::round(v * 1e4) / 1e4; };
   return {{"strokes", strokes},
           {"lifts", lifts},
           {"length_mm", round4(length)},

@@ -8,6 +8,7 @@
 #include "cli/lettering.hpp"
 #include "cli/pack.hpp"
 #include "cli/shape.hpp"
+#include "cli/stock.hpp"
 #include "core/format/files.hpp"
 #include "core/project/edit.hpp"
 #include "core/text_scan.hpp"

@@ -1,8 +1,10 @@
 #include "cli/options.hpp"
 
 #include <algorithm>
+#include <cmath>
 
 #include "cli/input.hpp"
+#include "core/project/laying.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane::cli {
@@ -63,5 +65,16 @@ double Options::number(const std::string& name, double missing) {
 void Options::finish() const {
   if (!words_.empty()) refuse("\"" + words_.front() + "\" is not understood here; try dot-lane-cli help");
 }
+
+std::optional<int> whole_value(Options& o, const std::string& name) {
+  const auto text = o.value(name);
+  if (!text) return std::nullopt;
+  const auto number = to_number(*text);
+  if (!number || *number < 1 || *number > kMostCopies || *number != std::floor(*number))
+    refuse(name + " wants a whole number from 1 to 1000, not \"" + *text + "\"");
+  return static_cast<int>(*number);
+}
+
+double round4(double v) { return std::round(v * 1e4) / 1e4; }
 
 }  // namespace dotlane::cli

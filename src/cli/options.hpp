@@ -45,4 +45,10 @@ class Options {
   std::vector<std::string> words_;
 };
 
+/// The option's whole number; nothing when it is not given.
+[[nodiscard]] std::optional<int> whole_value(Options& o, const std::string& name);
+
+/// To four decimals, as reports give numbers.
+[[nodiscard]] double round4(double v);
+
 }  // namespace dotlane::cli

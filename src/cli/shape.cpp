@@ -5,6 +5,7 @@
 #include "cli/fill.hpp"
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
+#include "cli/options.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/geometry/measure.hpp"
@@ -206,7 +207,6 @@ Json report_of(const Drawing& drawing, const std::vector<int>& pieces) {
   double thinnest = 0;
   bool bridged = false;
   Json repeated;
-  const auto round4 = [](double v) { return std::round(v * 1e4) / 1e4; };
   for (const auto& drawn : drawing.pieces) {
     if (std::find(pieces.begin(), pieces.end(), drawn->piece->id) == pieces.end()) continue;
     box.add(tight_bounds(*drawn));

@@ -4,6 +4,9 @@
 
 #include "chance.hpp"
 #include "core/check/checks.hpp"
+#include "core/geometry/clusters.hpp"
+#include "core/geometry/measure.hpp"
+#include "core/project/kinds.hpp"
 #include "core/shape/applique.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/shape/steps.hpp"
@@ -187,6 +190,47 @@ TEST_CASE("a stitch that does not cover the underlap, and fabric too thin to hol
   const Drawing d = drawn(with_applique(thin, 1, {{"edge", Text("raw")}}));
   REQUIRE(!d.pieces[0]->outcomes.back().trouble.empty());
   CHECK(d.pieces[0]->outcomes.back().trouble.front().code == "applique-thin");
+}
+
+TEST_CASE("a placement template draws what pieces show, numbered from the lowest, and follows them") {
+  Project p = demo("fish-pennant");
+  std::vector<int> all;
+  for (const auto& piece : p.pieces) all.push_back(piece->id);
+  int id = 0;
+  p = add_template_of(std::move(p), all, &id);
+  const Drawing d = drawn(p);
+  const DrawnPiece& made = *find_drawn(d, id);
+  REQUIRE(made.outcomes.back().trouble.empty());
+  REQUIRE(made.piece->lines.size() == 2);
+  for (const auto& line : made.piece->lines) CHECK(line.role == Role::draw);
+  CHECK(made.piece->stock == "paper");
+  const auto with = Reading(*find_kind(step_kinds(), "template"), find_piece(p, id)->steps[0].values).list("with");
+  REQUIRE(with.size() == all.size());
+  CHECK(static_cast<int>(with.front()) == all.back());
+  // Every number stands where its piece is seen, clear of the others.
+  const Line& numbers = made.piece->lines[1];
+  std::vector<Box> strokes;
+  for (const auto& contour : numbers.path->contours)
+    strokes.push_back(bounds_of(Path{{contour}, FillRule::nonzero}).grown(0.5));
+  CHECK(touching(strokes).size() == all.size());
+  // The fish is drawn by its seen edge, without what runs under: a template of it alone is as wide as it looks.
+  int fish = 0;
+  for (const auto& piece : p.pieces) {
+    if (piece->name == "Pennant") fish = piece->id;
+  }
+  int alone = 0;
+  Project one = add_template_of(p, {fish}, &alone);
+  const Drawing before = drawn(one);
+  CHECK(find_drawn(before, alone)->bounds.width() == Approx(find_drawn(before, fish)->bounds.width()).margin(0.05));
+  // It follows the piece when that is sized and moved.
+  one = sized(one, fish, 300, {}, {0, 0});
+  const Drawing after = drawn(one);
+  CHECK(find_drawn(after, alone)->bounds.width() == Approx(300).margin(0.1));
+  // No numbers where they have no height.
+  one = set_step_value(one, alone, 1, "numbers", 0.0).value();
+  const Drawing bare = drawn(one);
+  CHECK(find_drawn(bare, alone)->piece->lines.size() == 1);
+  CHECK(add_template_of(p, {}, nullptr) == p);
 }
 
 }  // namespace dotlane::test

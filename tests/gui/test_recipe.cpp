@@ -209,6 +209,21 @@ TEST_CASE("allowance and stitch line of fabric are dragged on the bench") {
   CHECK(value("stitch") == 3);
 }
 
+TEST_CASE("a placement template is made of what is selected, by its keys") {
+  Opened o(demo(QStringLiteral("fish-pennant")));
+  o.session().settle();
+  run(o, "select-all");
+  const std::size_t pieces = o.project().pieces.size();
+  run(o, "placement-template");
+  o.session().settle();
+  REQUIRE(o.project().pieces.size() == pieces + 1);
+  const int made = o.project().pieces.back()->id;
+  CHECK(o.session().selectedPieces() == std::vector<int>{made});
+  CHECK(find_drawn(o.session().drawing(), made)->piece->lines.size() == 2);
+  run(o, "undo");
+  CHECK(o.project().pieces.size() == pieces);
+}
+
 TEST_CASE("one copy of many is clicked, dragged and nudged by itself") {
   Opened o;
   run(o, "shape-ring");

@@ -47,7 +47,12 @@ QString pieces_text(const Session& session, const Value& value) {
       names.append(piece ? qs(piece->name) : QObject::tr("(gone)"));
     }
   }
-  return names.isEmpty() ? QObject::tr("choose…") : names.join(QStringLiteral(", "));
+  if (names.isEmpty()) return QObject::tr("choose…");
+  // As long as the panel has room for.
+  const QString all = names.join(QStringLiteral(", "));
+  return all.size() <= 20 || names.size() == 1
+             ? all
+             : counted(static_cast<std::size_t>(names.size()), QObject::tr("piece"), QObject::tr("pieces"));
 }
 
 void fill_lines(QComboBox* box, const Session& session, int piece, const std::string& now) {

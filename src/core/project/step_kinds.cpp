@@ -305,6 +305,12 @@ std::vector<KindSpec> make_step_kinds() {
                "Combine",
                {pieces("shape"), choice("way", "rows", {{"straight", "straight"}, {"bent", "bent to the edge"}}),
                 length("margin", "margin", 2, 0, 500), length("gap", "between rows", 1.5, 0, 500)}});
+  k.push_back(
+      {"template",
+       "Placement template",
+       "Outlines of other pieces to draw, numbered in the order in which they are laid down.",
+       "Fabric",
+       {pieces("of", "The lowest first."), zero_is("none", length("numbers", "numbers", 6, 0, 100, "Their height."))}});
   return k;
 }
 

@@ -122,6 +122,28 @@ Project add_outline_of(Project project, const std::vector<int>& pieces, double b
   return project;
 }
 
+Project add_template_of(Project project, const std::vector<int>& pieces, int* id) {
+  Piece piece;
+  piece.id = next_piece_id(project);
+  if (id) *id = piece.id;
+  std::vector<double> with;
+  for (auto p = project.pieces.rbegin(); p != project.pieces.rend(); ++p) {  // the lowest first
+    if (std::find(pieces.begin(), pieces.end(), (*p)->id) == pieces.end()) continue;
+    if (with.empty()) piece.stock = (*p)->stock;
+    with.push_back((*p)->id);
+  }
+  if (with.empty()) return project;
+  if (find_stock(project, "paper")) piece.stock = "paper";
+  piece.name = "Placement template";
+  piece.source.kind = "pieces";
+  piece.steps = {Step{1, "template", true, {{"with", with}}, {}, {}}};
+  for (const char* line : {"outlines", "numbers"})
+    piece.dress[line] = {Role::draw, false, choose_tool(project, Role::draw, {34, 34, 34}, piece.stock), 0};
+  project.pieces.push_back(Shared<Piece>(std::move(piece)));
+  match_sheets(project);
+  return project;
+}
+
 Project add_picture(Project project, Picture picture, const std::string& file, const Values& values, int* id) {
   Piece piece;
   const std::filesystem::path path(file);

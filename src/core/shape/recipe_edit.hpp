@@ -23,6 +23,10 @@ namespace dotlane {
 /// Puts other values in the place of a piece's source's; they must be such as set_source_value() takes.
 [[nodiscard]] Project set_source_values(Project project, int piece, const Values& values);
 
+/// A new piece at the bottom that draws what these pieces show in the end, numbered from the lowest layer up: on the
+/// stock named "paper" where there is one, else on that of the lowest piece.
+[[nodiscard]] Project add_template_of(Project project, const std::vector<int>& pieces, int* id = nullptr);
+
 /// Moves single lines of pieces with recipes by so much in the figure, mm: by a step of its own for each piece, or by
 /// the last one when that moves the very same lines. Other pieces stay.
 [[nodiscard]] Project move_lines(Project project, const std::vector<LineRef>& lines, Vec by);

@@ -236,6 +236,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"fit-shape", step_fit_shape},
       {"bridge", step_bridge},
       {"applique", step_applique},
+      {"template", step_template},
       {"fill", step_fill},
       {"trim-under", step_trim_under},
       {"simplify", step_simplify},

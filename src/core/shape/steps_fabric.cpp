@@ -1,4 +1,8 @@
+#include "core/geometry/measure.hpp"
+#include "core/geometry/refit.hpp"
 #include "core/shape/applique.hpp"
+#include "core/shape/fill/fill.hpp"
+#include "core/shape/lettering.hpp"
 #include "core/shape/line_set.hpp"
 
 namespace dotlane {
@@ -69,6 +73,51 @@ std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call) {
   // Drawn on the paper of the web, which lies on the back.
   const Vec middle = bounds_of(lines).centre();
   return mapped(std::move(lines), Affine::move(2 * middle.x, 0) * Affine::scale(-1, 1));
+}
+
+std::vector<Line> step_template(std::vector<Line> lines, const StepCall& call) {
+  Path outlines, numbers;
+  const double size = call.take.number("numbers");
+  const auto pieces = inputs_of(call.step);
+  // What of each the ones laid on it leave to be seen: its number stands there, where there is room at all.
+  std::vector<Region> seen(pieces.size());
+  Region above;
+  for (std::size_t i = pieces.size(); i-- > 0;) {
+    const Region& shape = call.inputs.covers(pieces[i]);
+    seen[i] = subtract(shape, above);
+    above = unite({above, shape});
+  }
+  for (std::size_t i = 0; i < pieces.size(); ++i) {
+    const Region& shape = call.inputs.covers(pieces[i]);
+    if (shape.empty()) continue;
+    for (auto& contour : refit(shape).contours) outlines.contours.push_back(std::move(contour));
+    if (size <= 0) continue;
+    Path number;
+    for (const auto& letter :
+         set_lettering({{"text", std::to_string(i + 1)}, {"font", std::string("Hershey Plain")}, {"size", size}})
+             .letters) {
+      for (auto& contour : placed(letter).contours) number.contours.push_back(std::move(contour));
+    }
+    const Vec by = inner_point(seen[i].empty() ? shape : seen[i]) - bounds_of(number).centre();
+    for (auto& contour : transformed(number, Affine::move(by.x, by.y)).contours)
+      numbers.contours.push_back(std::move(contour));
+  }
+  if (outlines.contours.empty()) {
+    call.outcome.trouble = {{"inputs-empty"}};
+    return lines;
+  }
+  const auto add = [&](const char* name, Path path) {
+    if (path.contours.empty()) return;
+    Line line;
+    line.id = name;
+    line.color = {34, 34, 34};
+    line.role = Role::draw;
+    line.path = std::move(path);
+    lines.push_back(std::move(line));
+  };
+  add("outlines", std::move(outlines));
+  add("numbers", std::move(numbers));
+  return lines;
 }
 
 }  // namespace dotlane

@@ -1,0 +1,100 @@
+#include "cli/stock.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+#include "cli/input.hpp"
+#include "core/format/files.hpp"
+#include "core/layout/fall_outs.hpp"
+#include "core/layout/quantity.hpp"
+#include "core/shape/evaluate.hpp"
+#include "core/text_scan.hpp"
+
+namespace dotlane::cli {
+
+int quantity(Options o, bool json) {
+  QuantityOptions options;
+  const auto bolt = o.value("--bolt"), web = o.value("--web");
+  options.copies = whole_value(o, "--copies").value_or(1);
+  options.layers = whole_value(o, "--layers").value_or(1);
+  options.shrinks = o.number("--shrinks", 0.0) / 100;
+  Input input = load(o.positional("the project"));
+  o.finish();
+  if (!bolt) refuse("--bolt WIDTH is missing, for instance --bolt 1100mm");
+  const auto width = [](const char* name, const std::string& text) {
+    const auto mm = length_mm_from(text);
+    if (!mm || !(*mm > 0)) refuse(std::string(name) + " wants a length such as 1100mm or 44in");
+    return *mm;
+  };
+  options.wide_mm = width("--bolt", *bolt);
+  if (options.copies < 1 || options.layers < 1) refuse("--copies and --layers want 1 or more");
+  if (!(options.shrinks >= 0 && options.shrinks <= 0.5)) refuse("--shrinks wants a percentage from 0 to 50");
+  options.gap_mm = input.project.laying.gap_mm;
+  DrawingCache cache;
+  const Drawing drawing = evaluate(input.project, cache);
+  const Layout layout = lay_out(input.project, drawing);
+  Json list = Json::array();
+  std::string text;
+  const auto say = [&](const Stock& stock, const QuantityOptions& how, const std::string& what) {
+    const Quantity q = quantity_of(input.project, drawing, layout, stock.id, how);
+    if (q.parts == 0) return;
+    Json entry;
+    entry["stock"] = stock.id;
+    entry["web"] = how.fused_only;
+    entry["parts"] = q.parts;
+    entry["cuts"] = q.piles;
+    entry["length_mm"] = round4(q.length_mm);
+    entry["packed_mm"] = round4(q.packed_mm);
+    entry["used"] = round4(q.used);
+    entry["too_wide"] = q.too_wide;
+    list.push_back(entry);
+    text += what + ": " + rounded_text(q.length_mm, 0) + " mm long, " + std::to_string(q.parts) + " parts, " +
+            rounded_text(100 * q.used, 0) + " % used\n";
+  };
+  for (const auto& stock : input.project.stocks) {
+    say(stock, options, stock.name);
+    if (!web) continue;
+    QuantityOptions back = options;
+    back.fused_only = true, back.wide_mm = width("--web", *web), back.layers = 1, back.shrinks = 0;
+    say(stock, back, "Fusible web for " + stock.name);
+  }
+  json ? print_json(Json{{"lengths", list}}) : print(text.empty() ? "No parts.\n" : text);
+  return 0;
+}
+
+int fall_outs_of(Options o, bool json) {
+  const auto out = o.value("-o");
+  const auto least = o.number("--least", 0.0);
+  const bool all = o.flag("--all");
+  Input input = load(o.positional("the project"));
+  o.finish();
+  DrawingCache cache;
+  const Drawing drawing = evaluate(input.project, cache);
+  Json list = Json::array();
+  std::string text;
+  Project kept = input.project;
+  for (const auto& piece : drawing.pieces) {
+    const bool stencil = std::any_of(piece->outcomes.begin(), piece->outcomes.end(),
+                                     [](const StepOutcome& done) { return done.bridged || done.stones > 0; });
+    if (!stencil && !all) continue;
+    std::size_t bits = 0;
+    const auto shapes = fall_outs(*piece, least);
+    for (const auto& bit : shapes) {
+      Json entry;
+      entry["piece"] = piece->piece->name;
+      entry["count"] = bit.count;
+      entry["area_mm2"] = round4(bit.area_mm2);
+      entry["across_mm"] = round4(bit.across_mm);
+      list.push_back(entry);
+      bits += bit.count;
+    }
+    text += piece->piece->name + ": " + std::to_string(bits) + (bits == 1 ? " bit of " : " bits of ") +
+            std::to_string(shapes.size()) + (shapes.size() == 1 ? " shape\n" : " shapes\n");
+    if (out) kept = keep_fall_outs(std::move(kept), drawing, piece->piece->id, least);
+  }
+  if (out) need(save_project(kept, *out));
+  json ? print_json(Json{{"bits", list}}) : print(text.empty() ? "No piece is a stencil.\n" : text);
+  return 0;
+}
+
+}  // namespace dotlane::cli
