@@ -211,6 +211,10 @@ const std::map<std::string_view, const char*> kEnglish{
     {"bridge-narrow",
      "{bridges|n:bridge is:bridges are} narrower than {width|mm2}, down to {narrowest|mm2}: the opening leaves no room "
      "for more. Make the shape larger, or ask for narrower bridges."},
+    {"mesh-none",
+     "A mesh every {mesh|mm2} is too fine, for this shape or for bridges {width|mm2} wide; islands are held one by "
+     "one. "
+     "Take a wider mesh."},
     {"fit-shape-none", "The rows find no room in the shape. Make it larger, or the margin narrower."},
     {"stones-none",
      "No stone of this size fits: its hole is {hole|mm2} wide. Take smaller stones, or make the shape larger."},

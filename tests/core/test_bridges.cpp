@@ -275,6 +275,13 @@ TEST_CASE("a mesh carries everything, and what it misses has a bridge") {
   CHECK(area_of(bridged(square, level).openings) == Approx(54.0 * 54).margin(0.01));
   level.mesh_mm = 0.01;  // finer than it is wide: none
   CHECK(bridged(square, level).mesh.empty());
+  Project p = project_of(R"(<path d="M20 20 h60 v60 h-60 z M35 35 v30 h30 v-30 z"/>)");
+  Step step;
+  step.kind = "bridge";
+  step.values = {{"school", Text("mesh")}, {"mesh", 0.6}};
+  const Drawing fine = drawn(add_step(p, 1, step).value());
+  CHECK(sentence(fine.pieces[0]->outcomes.back().trouble).find("0.6 mm is too fine") != Text::npos);
+  CHECK(fine.pieces[0]->outcomes.back().bridged->bridges.size() == 2);
 }
 
 TEST_CASE("bridges are as wide as the stock asks, and are set, dragged and taken away by their handles") {

@@ -10,8 +10,8 @@
 namespace dotlane {
 namespace {
 
-constexpr std::size_t kMostNodes = 60'000;  // beyond this a stencil is not looked at
-constexpr std::size_t kMostTongues = 4;     // that get a finding of their own
+constexpr std::size_t kMostNodes = 8000;  // beyond this a stencil is not looked at: it takes two seconds by then
+constexpr std::size_t kMostTongues = 4;   // that get a finding of their own
 
 /// Worked out once: a piece that no edit touched is the very same one.
 std::shared_ptr<const StencilStrength> strength(const std::shared_ptr<const DrawnPiece>& piece,

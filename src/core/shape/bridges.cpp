@@ -428,9 +428,9 @@ Bridged bridged(const Region& openings, const BridgeOptions& options) {
   };
   auto parts = parts_of(open);
   out.islands = islands_in(parts);
-  // Not finer than a thousand strips each way.
+  // Not finer than a hundred strips each way.
   if (options.mesh_mm > options.width_mm && !open.empty() &&
-      std::hypot(bounds_of(open).width(), bounds_of(open).height()) < 1000 * options.mesh_mm) {
+      std::hypot(bounds_of(open).width(), bounds_of(open).height()) < 100 * options.mesh_mm) {
     out.mesh = intersect(mesh_over(bounds_of(open), options), open);
     open = subtract(open, out.mesh);
     parts = parts_of(open);

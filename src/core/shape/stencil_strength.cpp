@@ -2,35 +2,57 @@
 
 #include <algorithm>
 
+#include "core/geometry/buckets.hpp"
 #include "core/shape/bridges.hpp"
+#include "core/shape/fill/fill.hpp"
 
 namespace dotlane {
 namespace {
 
-constexpr double kTouch = 0.02;  // mm: what is nearer meets
-const OffsetOptions kRound{Corners::round, 4, 0.005};
+constexpr double kFollows = 0.01;  // of a width: how closely curves are followed
 
-/// What is narrower than a width, with the places where it meets the rest.
+/// What is narrower than a width, grown by a hair, with the places where it meets the rest.
 struct Thin {
   Region area;
   std::vector<Region> meets;
+  double by = 0;  ///< the hair, mm
 };
 
-std::vector<Thin> thin_places(const Region& sheet, double width) {
+std::vector<Thin> thin_places(const Region& whole, double width) {
+  const OffsetOptions round{Corners::round, 4, kFollows * width};
+  const double touch = 3 * kFollows * width;  // what is nearer meets
+  // Detail that is fine for this width only takes time.
+  std::vector<Ring> rings;
+  for (const auto& ring : whole.rings) rings.push_back(thinned(ring, kFollows * width / 2));
+  std::erase_if(rings, [](const Ring& ring) { return ring.size() < 3; });
+  const Region sheet = region_of(rings, FillRule::nonzero);
   // A little more than was taken, or rounding would leave hairs along curved edges.
-  const Region firm = offset(offset(sheet, -width / 2, kRound), width / 2 + kTouch / 2, kRound);
+  const Region firm = offset(offset(sheet, -width / 2, round), width / 2 + touch / 2, round);
+  const Region grown = offset(subtract(sheet, firm), touch, {Corners::mitre, 2, kFollows * width});
   std::vector<Thin> out;
-  for (auto& part : parts_of(subtract(sheet, firm))) {
-    const Region grown = offset(part, kTouch, {Corners::mitre, 2, kTouch / 2});
-    // Only what is near of the rest.
-    const Box b = bounds_of(grown).grown(kTouch);
-    Thin thin{std::move(part), {}};
-    const Region near = intersect(firm, Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}});
-    thin.meets = parts_of(intersect(near, grown));
-    out.push_back(std::move(thin));
+  std::vector<Box> boxes;
+  Box all;
+  for (auto& part : parts_of(grown)) {
+    boxes.push_back(bounds_of(part));
+    all.add(boxes.back());
+    out.push_back({std::move(part), {}, touch});
+  }
+  Buckets near(all, out.size());
+  for (std::size_t i = 0; i < out.size(); ++i)
+    near.each(boxes[i], [&](std::vector<int>& cell) { cell.push_back(static_cast<int>(i)); });
+  for (auto& meets : parts_of(intersect(firm, grown))) {
+    const Vec at = inner_point(meets);
+    for (const int i : near.at(near.column(at.x), near.row(at.y))) {
+      auto& thin = out[static_cast<std::size_t>(i)];
+      if (!encloses(thin.area, at)) continue;
+      thin.meets.push_back(std::move(meets));
+      break;
+    }
   }
   return out;
 }
+
+Region of_box(const Box& b) { return Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}}; }
 
 bool neck(const Thin& thin) { return thin.meets.size() >= 2; }
 
@@ -65,27 +87,32 @@ StencilStrength strength_of(const Region& openings, const StencilLimits& limits)
   if (openings.empty()) return out;
   const Box box = bounds_of(openings), around = box.grown(4 * limits.widest);
   out.open = box.width() > 0 && box.height() > 0 ? area_of(openings) / (box.width() * box.height()) : 0;
-  const Region sheet = subtract(
-      Region{{{{around.x0, around.y0}, {around.x1, around.y0}, {around.x1, around.y1}, {around.x0, around.y1}}}},
-      openings);
+  const Region sheet = subtract(of_box(around), openings);
 
-  // The narrowest neck: halved down from the limit.
-  auto thin = thin_places(sheet, limits.neck);
-  const auto necks_in = [](const std::vector<Thin>& all) { return std::count_if(all.begin(), all.end(), neck); };
-  out.necks = static_cast<std::size_t>(necks_in(thin));
-  if (out.necks > 0) {
-    double none = 0, some = limits.neck;
+  // The narrowest neck: halved down from the limit, with what lies around those that are under it.
+  for (const auto& thin : thin_places(sheet, limits.neck)) {
+    if (!neck(thin)) continue;
+    ++out.necks;
+    const Region there = intersect(sheet, of_box(bounds_of(thin.area).grown(2 * limits.neck)));
+    // Only where it may be narrower than the narrowest so far.
+    double none = 0, some = out.neck ? out.neck->width_mm : limits.neck;
+    const auto necks_under = [&](double width) {
+      auto all = thin_places(there, width);
+      std::erase_if(all, [](const Thin& t) { return !neck(t); });
+      return all;
+    };
+    auto found = necks_under(some);
+    if (found.empty()) continue;
     while (some - none > limits.neck / 50) {
       const double width = (none + some) / 2;
-      auto at = thin_places(sheet, width);
-      if (necks_in(at) > 0) {
-        some = width, thin = std::move(at);
-      } else {
+      auto narrower = necks_under(width);
+      if (narrower.empty()) {
         none = width;
+      } else {
+        some = width, found = std::move(narrower);
       }
     }
-    const auto first = std::find_if(thin.begin(), thin.end(), neck);
-    out.neck = StencilStrength::Neck{some, middle_of(first->area)};
+    out.neck = StencilStrength::Neck{some, middle_of(found.front().area)};
   }
 
   // Tongues, the thin ones first: what a wider opening finds again is the same one with its root.
@@ -104,8 +131,10 @@ StencilStrength strength_of(const Region& openings, const StencilLimits& limits)
       }
       // As wide as it is on the whole, or at its root where it tapers.
       const Box foot = bounds_of(place.meets.front());
-      const double length = distance(tip, root);
-      const double wide = length > 0 ? std::max({area_of(place.area) / length, foot.width(), foot.height()}) : 0;
+      const double reach = distance(tip, root), length = reach - place.by;
+      if (length <= 0) continue;
+      const double wide = std::max({area_of(place.area) / reach, foot.width(), foot.height()}) - 2 * place.by;
+      tip = tip + (root - tip) * (place.by / reach);
       if (wide <= 0 || length <= limits.slenderest * wide) continue;
       if (std::any_of(known.begin(), known.end(),
                       [&](const Region& k) { return encloses(k, tip) || encloses(place.area, middle_of(k)); }))

@@ -205,8 +205,14 @@ std::size_t nodes_in(const std::vector<Line>& lines) {
   return n;
 }
 
+constexpr std::size_t kManyMade = 100'000;  // nodes that a step may make of a few
+
 std::size_t work_of(const Step& step, const std::vector<Line>& lines) {
   if (step.kind == "fit-shape") return nodes_in(lines) * 50;  // many rooms are tried
+  // A few nodes may make thousands of openings.
+  if (step.kind == "stones") return nodes_in(lines) + kManyMade;
+  if (step.kind == "bridge" && Reading(*find_kind(step_kinds(), "bridge"), step.values).is("school", "mesh"))
+    return nodes_in(lines) + kManyMade;
   if (!only_places(step.kind)) return nodes_in(lines);
   if (step.kind != "repeat") return lines.size();
   const Reading take(*find_kind(step_kinds(), "repeat"), step.values);

@@ -42,7 +42,9 @@ std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call) {
     if (bridge.width_mm > options.width_mm - 1e-9) continue;
     ++narrow, narrowest = std::min(narrowest, bridge.width_mm);
   }
-  if (made->loose > 0) {
+  if (options.mesh_mm > 0 && made->mesh.empty() && !openings.together.empty()) {
+    call.outcome.trouble = {{"mesh-none", {{"mesh", options.mesh_mm}, {"width", options.width_mm}}}};
+  } else if (made->loose > 0) {
     call.outcome.trouble = {
         {"bridge-loose", {{"islands", static_cast<double>(made->loose)}, {"width", options.width_mm}}}};
   } else if (narrow > 0) {
