@@ -10,9 +10,8 @@ namespace dotlane {
 bool Application::notify(QObject* receiver, QEvent* event) {
   QString what;
   // A wheel that scrolls a panel must not change the choices that come under it.
-  if (event->type() == QEvent::Wheel) {
-    while (qobject_cast<QComboBox*>(receiver) && receiver->parent()) receiver = receiver->parent();
-  }
+  if (event->type() == QEvent::Wheel && qobject_cast<QComboBox*>(receiver) && receiver->parent())
+    receiver = receiver->parent();
   try {
     return QApplication::notify(receiver, event);
   } catch (const std::bad_alloc&) {

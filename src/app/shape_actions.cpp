@@ -1,6 +1,7 @@
 #include "app/shape_actions.hpp"
 
 #include <QLocale>
+#include <QPointer>
 #include <QSet>
 
 #include "app/units.hpp"
@@ -155,23 +156,25 @@ void ShapeActions::addStepActions() {
 }
 
 void ShapeActions::keepFallOuts() {
-  const int piece = selected().front();
-  const std::size_t before = session_.project().shelf.size();
-  session_.editDrawn(
-      [piece](const Project& project, const Drawing& drawing) {
-        return keep_fall_outs(project, drawing, piece, project.checks.tiny_mm2);
-      },
-      tr("Keep what falls out"));
-  session_.whenDerived([this, before] {
-    const auto& shelf = session_.project().shelf;
-    std::size_t bits = 0;
-    for (std::size_t i = std::min(before, shelf.size()); i < shelf.size(); ++i)
-      bits += static_cast<std::size_t>(shelf[i].count.value_or(0));
-    notice_.say(bits == 0 ? tr("Nothing falls out of this piece.")
-                          : tr("%1 of %2 are on the shelf now, for other work.")
-                                .arg(counted(bits, tr("bit"), tr("bits")),
-                                     counted(shelf.size() - before, tr("shape"), tr("shapes"))),
-                bits == 0);
+  session_.whenDerived([this, piece = selected().front()] {
+    // Counting shapes may take long.
+    session_.aside([self = QPointer(this), this, piece, derived = session_.derivedHandle()]() -> std::function<void()> {
+      auto next = std::make_shared<Project>(
+          keep_fall_outs(derived->project, derived->drawing, piece, derived->project.checks.tiny_mm2));
+      return [self, this, derived, next] {
+        if (!self) return;
+        if (!(derived->project == session_.project()))
+          return notice_.say(tr("The project was changed meanwhile; it is as you left it. Do that again."), true);
+        std::size_t bits = 0, shapes = 0;
+        for (std::size_t i = derived->project.shelf.size(); i < next->shelf.size(); ++i, ++shapes)
+          bits += static_cast<std::size_t>(next->shelf[i].count.value_or(0));
+        if (bits == 0) return notice_.say(tr("Nothing falls out of this piece."), true);
+        session_.commit(std::move(*next), tr("Keep what falls out"));
+        notice_.say(tr("%1 of %2 are on the shelf now, for other work.")
+                        .arg(counted(bits, tr("bit"), tr("bits")), counted(shapes, tr("shape"), tr("shapes"))),
+                    false);
+      };
+    });
   });
 }
 

@@ -181,7 +181,7 @@ int pack(Options o, bool json) {
     task.items.push_back(task.shapes.size());
     task.shapes.push_back(part.body());
   }
-  task.stands.push_back({Region{{{{0, 0}, {width, 0}, {width, height}, {0, height}}}}, 0, {}});
+  task.stands.push_back({region_of(Box{0, 0, width, height}), 0, {}});
   const LaySettings laying = wish.over({});
   task.gap = laying.gap_mm, task.turns = turns_in_steps(laying.turn_step_deg), task.seed = wish.seed;
   const pack::Packing packing = packed(task, wish.seconds);

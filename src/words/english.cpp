@@ -107,6 +107,10 @@ const std::map<std::string_view, const char*> kEnglish{
      "{piece}: a part of the sheet hangs by one end, {length|mm0} long and {width|mm1} wide: it bends and lifts. Hold "
      "its "
      "tip by a bridge."},
+    {"stencil-large",
+     "{piece}: its {segments|0} short lines are too many to look for weak places (up to {most|0}). Look at a part of "
+     "it as "
+     "a piece of its own."},
     {"stencil-open",
      "{piece}: {open|0} % of the stencil is open; with more than {limit|0} % it is limp. Leave a wide edge "
      "around it, or take a firmer stock."},
@@ -216,6 +220,7 @@ const std::map<std::string_view, const char*> kEnglish{
      "one. "
      "Take a wider mesh."},
     {"fit-shape-none", "The rows find no room in the shape. Make it larger, or the margin narrower."},
+    {"stones-many", "There would be more than {most|0} stones. Take larger ones, a wider web, or fewer lines."},
     {"stones-none",
      "No stone of this size fits: its hole is {hole|mm2} wide. Take smaller stones, or make the shape larger."},
     {"step-unknown", "This version does not know the step \"{step}\"; it is kept and passed over."},

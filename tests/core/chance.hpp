@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 #include <random>
 #include <vector>
 
@@ -17,6 +18,16 @@ constexpr int rounds(int n) {
 #else
   return n;
 #endif
+}
+
+/// A ring around a place whose radius swings by a share, so many times around; without a swing a circle.
+inline Ring wavy(Vec at, double r, double swing, int waves, int points) {
+  Ring out;
+  for (int i = 0; i < points; ++i) {
+    const double t = 2 * std::numbers::pi * i / points, q = r * (1 + swing * std::sin(waves * t));
+    out.push_back(at + Vec{q * std::cos(t), q * std::sin(t)});
+  }
+  return out;
 }
 
 class Chance {

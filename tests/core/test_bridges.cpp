@@ -60,14 +60,7 @@ double differ(const Region& a, const Region& b) {
   return geos_boolean(a, b, Boolean::cut_away).area + geos_boolean(b, a, Boolean::cut_away).area;
 }
 
-Ring disc(Vec at, double r) {
-  Ring out;
-  for (int i = 0; i < 240; ++i) {
-    const double t = 2 * std::numbers::pi * i / 240;
-    out.push_back(at + Vec{r * std::cos(t), r * std::sin(t)});
-  }
-  return out;
-}
+Ring disc(Vec at, double r) { return wavy(at, r, 0, 1, 240); }
 
 Region letter(const char* face, const Text& text) {
   std::vector<Region> all;

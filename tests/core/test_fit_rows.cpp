@@ -11,16 +11,6 @@ namespace {
 
 using Text = std::string;
 
-Region disc(double r) {
-  Ring ring;
-  for (int i = 0; i < 360; ++i) {
-    const double t = 2 * std::numbers::pi * i / 360;
-    ring.push_back({r * std::cos(t), r * std::sin(t)});
-  }
-  return Region{{ring}};
-}
-Region of_box(const Box& b) { return Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}}; }
-
 }  // namespace
 
 TEST_CASE("boxes are rows from the top, and dots belong to the row under them") {
@@ -33,7 +23,7 @@ TEST_CASE("boxes are rows from the top, and dots belong to the row under them") 
 TEST_CASE("one row in a disc is the largest rectangle of its proportions, in a box it is as wide as the box") {
   // A rectangle of w to h in a circle of radius r has its corners on it: h = 2 r / sqrt(1 + (w / h)^2).
   for (const double ratio : {1.0, 2.5, 6.0}) {
-    const auto fitted = fit_rows({{0, 0, 10 * ratio, 10}}, disc(50), 1);
+    const auto fitted = fit_rows({{0, 0, 10 * ratio, 10}}, region_of({wavy({}, 50, 0, 1, 360)}, FillRule::nonzero), 1);
     REQUIRE(fitted.size() == 1);
     const double tall = 100 / std::sqrt(1 + ratio * ratio);
     CHECK(fitted[0].room.height() == Approx(tall).epsilon(0.02));
@@ -42,26 +32,21 @@ TEST_CASE("one row in a disc is the largest rectangle of its proportions, in a b
     CHECK(fitted[0].room.centre().x == Approx(0).margin(1e-6));
     CHECK(fitted[0].room.centre().y == Approx(0).margin(1.5));
   }
-  const auto two = fit_rows({{0, 0, 40, 10}, {0, 20, 80, 30}}, of_box({0, 0, 100, 60}), 3);
+  const auto two = fit_rows({{0, 0, 40, 10}, {0, 20, 80, 30}}, region_of({0, 0, 100, 60}), 3);
   REQUIRE(two.size() == 2);
   CHECK(two[0].room.height() == Approx(25).margin(0.01));
   CHECK(two[1].room.height() == Approx(12.5).margin(0.01));
   CHECK(two[1].room.y0 == Approx(two[0].room.y1 + 3));
   CHECK(fit_rows({{0, 0, 10, 10}}, {}, 1).empty());
-  CHECK(fit_rows({}, disc(5), 1).empty());
+  CHECK(fit_rows({}, region_of(Box{0, 0, 5, 5}), 1).empty());
 }
 
 TEST_CASE("random shapes: fitted rows lie inside, apart, and keep their proportions") {
   Chance chance(9);
   for (int round = 0; round < rounds(60); ++round) {
     INFO("round " << round);
-    Ring blob;
     const double r = chance.between(30, 80), swing = chance.between(0, 0.35);
-    const int waves = chance.whole(2, 5);
-    for (int i = 0; i < 120; ++i) {
-      const double t = 2 * std::numbers::pi * i / 120, q = r * (1 + swing * std::sin(waves * t));
-      blob.push_back({q * std::cos(t), q * std::sin(t)});
-    }
+    const Ring blob = wavy({}, r, swing, chance.whole(2, 5), 120);
     const Region shape = region_of({blob}, FillRule::evenodd);
     std::vector<Box> rows;
     for (int i = 0, n = chance.whole(1, 5); i < n; ++i)
@@ -70,7 +55,7 @@ TEST_CASE("random shapes: fitted rows lie inside, apart, and keep their proporti
     const auto fitted = fit_rows(rows, shape, gap);
     REQUIRE(fitted.size() == rows.size());
     for (std::size_t i = 0; i < rows.size(); ++i) {
-      CHECK(geos_boolean(of_box(fitted[i].room), shape, Boolean::cut_away).area < 1e-3);
+      CHECK(geos_boolean(region_of(fitted[i].room), shape, Boolean::cut_away).area < 1e-3);
       CHECK(fitted[i].room.width() / fitted[i].room.height() == Approx(rows[i].width() / rows[i].height()));
       if (i > 0) CHECK(fitted[i].room.y0 == Approx(fitted[i - 1].room.y1 + gap));
       // Bent, its corners lie on the shape's edges.

@@ -170,7 +170,9 @@ TEST_CASE("where thousands of strokes run over a part's edge, the box around the
   p = assign_role(std::move(p), {{id, "up"}, {id, "down"}}, Role::draw);
   const Derived d = derived(p);
   REQUIRE(d.layout.parts.size() == 1);
-  const Box box = bounds_of(packed_shape(d.drawing, d.layout.parts.front()));
+  const Region shape = packed_shape(d.drawing, d.layout.parts.front());
+  const Box box = bounds_of(shape);
+  CHECK(area_of(shape) == Approx(box.width() * box.height()));
   CHECK(box.width() == Approx(100).margin(0.2));
   CHECK(box.height() == Approx(100).margin(0.2));
 }

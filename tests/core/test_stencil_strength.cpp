@@ -40,12 +40,7 @@ TEST_CASE("random discs: there is a neck under the limit where the sheet tears w
     double x = 0, least = 1e9;
     for (int i = 0; i < 3; ++i) {
       const double r = chance.between(4, 12);
-      Ring disc;
-      for (int k = 0; k < 180; ++k) {
-        const double t = 2 * std::numbers::pi * (k + 0.5) / 180;
-        disc.push_back({x + r + r * std::cos(t), r * std::sin(t)});
-      }
-      rings.push_back(disc);
+      rings.push_back(wavy({x + r, 0}, r, 0, 1, 180));
       const double gap = chance.between(0.2, 1.2);
       if (i < 2) least = std::min(least, gap);
       x += 2 * r + gap;
@@ -120,6 +115,18 @@ TEST_CASE("stencils are looked at, each finding says where, and its fixes settle
   CHECK_FALSE(finding(after, "stencil-tongue"));
   const Project wider = apply_fix(p, d.drawing, *neck, neck->fixes[0]);
   CHECK_FALSE(finding(derived(wider), "stencil-neck"));
+}
+
+TEST_CASE("a stencil that is too detailed to be looked at is said to be, not passed over") {
+  std::string d;
+  for (int i = 0; i < 2500; ++i) d += "M" + std::to_string(i % 50 * 5) + " " + std::to_string(i / 50 * 5) + "h3v3h-3z";
+  Step step;
+  step.kind = "bridge";
+  const Project p = add_step(project_of("<path d=\"" + d + "\"/>"), 1, step).value();
+  const Derived all = derived(p);
+  const Finding* large = finding(all, "stencil-large");
+  REQUIRE(large);
+  CHECK(sentence(*large).find("10000 short lines") != std::string::npos);
 }
 
 }  // namespace dotlane::test

@@ -36,7 +36,7 @@ double nearest(const std::vector<Vec>& at) {
 TEST_CASE("stones around a circle are as many as its chords allow, evenly") {
   for (const double r : {5.0, 12.0, 31.0}) {
     for (const double pitch : {2.3, 4.0, 7.1}) {
-      const auto at = stones_along({circle(r)}, pitch);
+      const auto at = *stones_along({circle(r)}, pitch);
       const auto chords = static_cast<std::size_t>(std::numbers::pi / std::asin(pitch / 2 / r));
       INFO(r << " " << pitch);
       CHECK(at.size() <= chords);
@@ -46,33 +46,29 @@ TEST_CASE("stones around a circle are as many as its chords allow, evenly") {
     }
   }
   // An open line has one at both ends; one shorter than the pitch has one in its middle.
-  const auto line = stones_along({Polyline{{{0, 0}, {100, 0}}, false}}, 9);
+  const auto line = *stones_along({Polyline{{{0, 0}, {100, 0}}, false}}, 9);
   REQUIRE(line.size() == 12);
   CHECK(line.front() == Vec{0, 0});
   CHECK(distance(line.back(), {100, 0}) < 1e-6);
-  CHECK(stones_along({Polyline{{{0, 0}, {3, 0}}, false}}, 9) == std::vector<Vec>{{1.5, 0}});
+  CHECK(*stones_along({Polyline{{{0, 0}, {3, 0}}, false}}, 9) == std::vector<Vec>{{1.5, 0}});
   // Lines that cross share the room at the crossing.
-  const auto cross = stones_along({Polyline{{{0, 0}, {90, 0}}, false}, Polyline{{{45, -45}, {45, 45}}, false}}, 9);
+  const auto cross = *stones_along({Polyline{{{0, 0}, {90, 0}}, false}, Polyline{{{45, -45}, {45, 45}}, false}}, 9);
   CHECK(nearest(cross) >= 9 - 1e-6);
   CHECK(cross.size() == 21);
-  CHECK(stones_along({}, 9).empty());
-  CHECK(stones_along({circle(5)}, 0).empty());
+  CHECK(stones_along({}, 9)->empty());
+  CHECK(stones_along({circle(5)}, 0)->empty());
+  CHECK_FALSE(stones_along({circle(5)}, 0.001));
 }
 
 TEST_CASE("stones all over random shapes: inside, apart, and nearly as many as the closest packing has") {
   Chance chance(404);
   for (int round = 0; round < rounds(40); ++round) {
     INFO("round " << round);
-    Ring blob;
-    const double r = chance.between(20, 60), swing = chance.between(0, 0.3);
-    for (int i = 0; i < 90; ++i) {
-      const double t = 2 * std::numbers::pi * i / 90, q = r * (1 + swing * std::sin(3 * t));
-      blob.push_back({q * std::cos(t), q * std::sin(t)});
-    }
+    const Ring blob = wavy({}, chance.between(20, 60), chance.between(0, 0.3), 3, 90);
     const Region shape = region_of({blob}, FillRule::evenodd);
     const double hole = chance.between(2, 5), pitch = hole + chance.between(0.3, 2);
     const Region inner = offset(shape, -hole / 2);
-    const auto at = stones_all_over(inner, pitch);
+    const auto at = *stones_all_over(inner, pitch);
     CHECK(nearest(at) >= pitch - 1e-6);
     // Each hole lies in the shape, as GEOS says of all of them together.
     std::vector<Region> discs;
@@ -86,7 +82,8 @@ TEST_CASE("stones all over random shapes: inside, apart, and nearly as many as t
     const double most = area_of(inner) / (pitch * pitch * std::sqrt(3.0) / 2);
     CHECK(static_cast<double>(at.size()) > 0.9 * most - 4);
   }
-  CHECK(stones_all_over({}, 3).empty());
+  CHECK(stones_all_over({}, 3)->empty());
+  CHECK_FALSE(stones_all_over(region_of(Box{0, 0, 300, 300}), 0.5));
 }
 
 TEST_CASE("the stones step makes holes as wide as the stone asks, counts them, and says when none fits") {
@@ -118,6 +115,9 @@ TEST_CASE("the stones step makes holes as wide as the stone asks, counts them, a
   const auto none = outcome({{"where", Text("all")}, {"size", Text("own")}, {"across", 70.0}}).first;
   CHECK(none.stones == 0);
   CHECK(sentence(none.trouble).find("70.3 mm") != Text::npos);
+  const auto many =
+      outcome({{"where", Text("all")}, {"size", Text("own")}, {"across", 0.3}, {"clearance", 0.0}, {"web", 0.0}}).first;
+  CHECK(sentence(many.trouble).find("more than 20000 stones") != Text::npos);
 }
 
 TEST_CASE("single copies are moved and stay moved while their motif changes, in the figure's sense") {

@@ -10,8 +10,8 @@
 namespace dotlane {
 namespace {
 
-constexpr std::size_t kMostNodes = 8000;  // beyond this a stencil is not looked at: it takes two seconds by then
-constexpr std::size_t kMostTongues = 4;   // that get a finding of their own
+constexpr std::size_t kMostLookedAt = 8000;  // beyond this a stencil is not looked at: that takes two seconds by then
+constexpr std::size_t kMostTongues = 4;      // that get a finding of their own
 
 /// Worked out once: a piece that no edit touched is the very same one.
 std::shared_ptr<const StencilStrength> strength(const std::shared_ptr<const DrawnPiece>& piece,
@@ -30,13 +30,12 @@ std::vector<Finding> check_stencils(const Project& project, const Drawing& drawi
   std::vector<Finding> out;
   for (const auto& piece : drawing.pieces) {
     const Piece* raw = find_piece(project, piece->piece->id);
-    if (!raw || piece->piece->helper || piece->flat->segments > kMostNodes) continue;
+    if (!raw || piece->piece->helper) continue;
     const bool stencil =
         std::any_of(raw->steps.begin(), raw->steps.end(), [](const Step& s) { return s.on && s.kind == "bridge"; });
     if (!stencil) continue;
     const Stock* stock = find_stock(project, raw->stock);
     const StencilLimits limits = stencil_limits(stock ? stock->thickness_mm : 0);
-    const auto found = strength(piece, limits);
     const std::string& name = raw->name;
     const auto add = [&](const char* code, Severity severity, Figures figures, std::optional<Vec> at) -> Finding& {
       figures["piece"] = name;
@@ -44,6 +43,12 @@ std::vector<Finding> check_stencils(const Project& project, const Drawing& drawi
       f.at = at;
       return f;
     };
+    if (piece->flat->segments > kMostLookedAt) {
+      add("stencil-large", Severity::info,
+          {{"segments", static_cast<double>(piece->flat->segments)}, {"most", static_cast<double>(kMostLookedAt)}}, {});
+      continue;
+    }
+    const auto found = strength(piece, limits);
     if (found->neck) {
       Finding& f =
           add("stencil-neck", Severity::warning,

@@ -309,4 +309,9 @@ Region transformed(const Region& region, const Affine& map) {
   return out;
 }
 
+Region region_of(const Box& b) {
+  if (b.empty()) return {};
+  return Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}};
+}
+
 }  // namespace dotlane

@@ -55,6 +55,9 @@ struct OffsetOptions {
 /// not move by more than a micrometre elsewhere.
 [[nodiscard]] Region without_slivers(const Region& region, double width);
 
+/// All of the box; empty where that is.
+[[nodiscard]] Region region_of(const Box& box);
+
 /// One region for each connected part: an outline with its holes.
 [[nodiscard]] std::vector<Region> parts_of(const Region& region);
 

@@ -50,18 +50,18 @@ Quantity quantity_of(const Project& project, const Drawing& drawing, const Layou
     task.shapes.push_back(std::move(shape));
   }
   if (task.items.empty() || !(options.wide_mm > 0)) return out;
+  const auto roll_out = [&](double length) { task.stands = {{region_of(Box{0, 0, options.wide_mm, length}), 1, {}}}; };
   const auto packed = [&](double length) {
-    task.stands = {{Region{{{{0, 0}, {options.wide_mm, 0}, {options.wide_mm, length}, {0, length}}}}, 1, {}}};
+    roll_out(length);
     return pack::Packer(task).best();
   };
   // What waits however long it is does not fit across.
   double fits = std::min(kLongest, 2 * area / options.wide_mm + 2 * tallest);
   pack::Packing best = packed(fits);
-  for (; !best.waiting.empty() && fits < kLongest; best = packed(fits)) {
-    const std::size_t before = best.waiting.size();
+  while (!best.waiting.empty() && fits < kLongest) {
     pack::Packing longer = packed(std::min(kLongest, 2 * fits));
-    if (longer.waiting.size() == before) break;
-    fits = std::min(kLongest, 2 * fits);
+    if (longer.waiting.size() == best.waiting.size()) break;
+    fits = std::min(kLongest, 2 * fits), best = std::move(longer);
   }
   out.too_wide = best.waiting.size();
   double least = area / options.wide_mm;
@@ -74,7 +74,7 @@ Quantity quantity_of(const Project& project, const Drawing& drawing, const Layou
       fits = length, best = std::move(tried);
     }
   }
-  task.stands = {{Region{{{{0, 0}, {options.wide_mm, 0}, {options.wide_mm, fits}, {0, fits}}}}, 1, {}}};
+  roll_out(fits);
   best = pack::settled(task, std::move(best));
   double placed = 0;
   for (const auto& lies : best.parts) {

@@ -12,8 +12,6 @@ constexpr std::size_t kMostOver = 300;  // strokes that run over an edge; of mor
 constexpr double kThin = 0.002;         // mm: outlines are thinned this much before they are compared
 constexpr double kEdge = 1e-3;          // mm: what reaches so little past an edge lies inside
 
-Region region_of_box(const Box& b) { return Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}}; }
-
 /// Mirrored as the plan will mirror what lies there.
 Region as_planned(const Project& project, const Sheet& sheet, Region region) {
   if (!project.plan.mirrored) return region;
@@ -27,7 +25,7 @@ Region as_planned(const Project& project, const Sheet& sheet, Region region) {
 }  // namespace
 
 Region packed_shape(const Drawing& drawing, const Part& part) {
-  Region shape = part.has_body() ? part.body() : region_of_box(part.reach.grown(kOver));
+  Region shape = part.has_body() ? part.body() : region_of(part.reach.grown(kOver));
   const Box body = bounds_of(shape).grown(kOver);
   if (part.has_body() && !body.contains(part.reach)) {
     // Of many lines, as of a fill, only those that leave the box around the body.
@@ -40,7 +38,7 @@ Region packed_shape(const Drawing& drawing, const Part& part) {
         lines.push_back(std::move(line));
     }
     if (lines.size() <= kMostOver) lines = clip(lines, part.body(), false);
-    shape = unite({shape, lines.size() > kMostOver ? region_of_box(part.reach) : buffer(lines, kOver, kOver)});
+    shape = unite({shape, lines.size() > kMostOver ? region_of(part.reach) : buffer(lines, kOver, kOver)});
   }
   return transformed(shape, frame_of(find_drawn(drawing, part.key.piece)->map).to_figure.inverse());
 }
@@ -50,14 +48,14 @@ Region body_on_mat(const Drawing& drawing, const Part& part, const Affine& map) 
 }
 
 Region area_of(const Project& project, const Sheet& sheet) {
-  if (sheet.outline.empty()) return region_of_box(sheet.area);
+  if (sheet.outline.empty()) return region_of(sheet.area);
   return as_planned(
       project, sheet,
       transformed(region_of(sheet.outline, FillRule::evenodd), Affine::move(sheet.area.x0, sheet.area.y0)));
 }
 
 Region usable_on(const Project& project, const Sheet& sheet) {
-  return intersect(area_of(project, sheet), as_planned(project, sheet, region_of_box(project.machine.usable_area())));
+  return intersect(area_of(project, sheet), as_planned(project, sheet, region_of(project.machine.usable_area())));
 }
 
 Room::Room(const Project& project, const Drawing& drawing, const Layout& layout, const Sheet& sheet,

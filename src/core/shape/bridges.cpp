@@ -368,7 +368,7 @@ class Part {
 };
 
 /// The heights at which level bridges run, by the heights of the islands' middles: one for those that nearly agree.
-std::map<double, double> rows_of(const std::vector<Region>& parts) {
+std::map<double, double> heights_of(const std::vector<Region>& parts) {
   struct Island {
     double middle = 0, tall = 0;
   };
@@ -435,7 +435,7 @@ Bridged bridged(const Region& openings, const BridgeOptions& options) {
     open = subtract(open, out.mesh);
     parts = parts_of(open);
   }
-  const auto rows = options.way == BridgeOptions::Way::level ? rows_of(parts) : std::map<double, double>{};
+  const auto rows = options.way == BridgeOptions::Way::level ? heights_of(parts) : std::map<double, double>{};
   // A place belongs to the smallest part around it, else to the nearest.
   std::vector<std::vector<std::size_t>> set(parts.size());
   for (std::size_t i = 0; i < options.set.size() && !parts.empty(); ++i) {

@@ -52,8 +52,6 @@ std::vector<Thin> thin_places(const Region& whole, double width) {
   return out;
 }
 
-Region of_box(const Box& b) { return Region{{{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}}}; }
-
 bool neck(const Thin& thin) { return thin.meets.size() >= 2; }
 
 Vec middle_of(const Region& region) { return bounds_of(region).centre(); }
@@ -87,13 +85,13 @@ StencilStrength strength_of(const Region& openings, const StencilLimits& limits)
   if (openings.empty()) return out;
   const Box box = bounds_of(openings), around = box.grown(4 * limits.widest);
   out.open = box.width() > 0 && box.height() > 0 ? area_of(openings) / (box.width() * box.height()) : 0;
-  const Region sheet = subtract(of_box(around), openings);
+  const Region sheet = subtract(region_of(around), openings);
 
   // The narrowest neck: halved down from the limit, with what lies around those that are under it.
   for (const auto& thin : thin_places(sheet, limits.neck)) {
     if (!neck(thin)) continue;
     ++out.necks;
-    const Region there = intersect(sheet, of_box(bounds_of(thin.area).grown(2 * limits.neck)));
+    const Region there = intersect(sheet, region_of(bounds_of(thin.area).grown(2 * limits.neck)));
     // Only where it may be narrower than the narrowest so far.
     double none = 0, some = out.neck ? out.neck->width_mm : limits.neck;
     const auto necks_under = [&](double width) {

@@ -75,17 +75,17 @@ std::vector<Line> step_stones(std::vector<Line> lines, const StepCall& call) {
     call.outcome.trouble = {{"offset-nothing"}};
     return lines;
   }
-  std::vector<Vec> at;
+  std::optional<std::vector<Vec>> places;
   if (along) {
     std::vector<Polyline> courses;
     for (const std::size_t i : meant) {
       for (const auto& c : lines[i].path->contours) courses.push_back(flatten(c, kChord));
     }
-    at = stones_along(courses, pitch);
+    places = stones_along(courses, pitch);
   } else {
     const Region face = faces_of(lines, meant).together;
     if (take.is("where", "all")) {
-      at = stones_all_over(offset(face, -hole / 2 - (keep ? web : 0)), pitch);
+      places = stones_all_over(offset(face, -hole / 2 - (keep ? web : 0)), pitch);
     } else {
       std::vector<Polyline> courses;
       if (take.is("where", "inside")) {
@@ -96,9 +96,14 @@ std::vector<Line> step_stones(std::vector<Line> lines, const StepCall& call) {
       } else {
         for (auto& line : centre_lines(face).lines) courses.push_back({std::move(line.points), line.closed});
       }
-      at = stones_along(courses, pitch);
+      places = stones_along(courses, pitch);
     }
   }
+  if (!places) {
+    call.outcome.trouble = {{"stones-many", {{"most", static_cast<double>(kMostStones)}}}};
+    return lines;
+  }
+  const std::vector<Vec>& at = *places;
   call.outcome.stones = at.size();
   if (at.empty()) {
     call.outcome.trouble = {{"stones-none", {{"hole", hole}}}};

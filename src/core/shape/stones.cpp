@@ -8,7 +8,7 @@
 namespace dotlane {
 namespace {
 
-constexpr std::size_t kMostStones = 20'000;
+constexpr double kMostRows = 5000;
 constexpr double kNear = 1e-7;  // mm by which two may be nearer, for rounding
 constexpr int kShiftsAcross = 8, kShiftsDown = 6;
 
@@ -53,7 +53,7 @@ std::optional<double> stone_across(const std::string& size) {
   return std::nullopt;
 }
 
-std::vector<Vec> stones_along(const std::vector<Polyline>& lines, double pitch) {
+std::optional<std::vector<Vec>> stones_along(const std::vector<Polyline>& lines, double pitch) {
   std::vector<Vec> out;
   if (!(pitch > 0)) return out;
   Box box;
@@ -63,10 +63,11 @@ std::vector<Vec> stones_along(const std::vector<Polyline>& lines, double pitch) 
     all += length_of(line);
   }
   if (box.empty()) return out;
-  Buckets near(box, static_cast<std::size_t>(std::min(all / pitch, static_cast<double>(kMostStones))) + 1);
+  if (all / pitch > static_cast<double>(kMostStones)) return std::nullopt;
+  Buckets near(box, static_cast<std::size_t>(all / pitch) + 1);
   for (const auto& line : lines) {
     const double length = length_of(line);
-    auto count = static_cast<std::size_t>(std::min(length / pitch + 1e-9, static_cast<double>(kMostStones)));
+    auto count = static_cast<std::size_t>(length / pitch + 1e-9);
     if (!line.closed) ++count;
     count = std::max<std::size_t>(1, count);
     auto at = evenly(line, length, count);
@@ -74,11 +75,12 @@ std::vector<Vec> stones_along(const std::vector<Polyline>& lines, double pitch) 
     for (const std::size_t least = count * 3 / 4; count > 1 && count > least && tight(at, line.closed, pitch);)
       at = evenly(line, length, --count);
     for (const Vec p : at) {
-      bool free = out.size() < kMostStones;
+      bool free = true;
       near.each(Box{p.x, p.y, p.x, p.y}.grown(pitch), [&](const std::vector<int>& cell) {
         for (const int k : cell) free = free && distance(out[static_cast<std::size_t>(k)], p) >= pitch - kNear;
       });
       if (!free) continue;
+      if (out.size() == kMostStones) return std::nullopt;
       near.at(near.column(p.x), near.row(p.y)).push_back(static_cast<int>(out.size()));
       out.push_back(p);
     }
@@ -86,12 +88,13 @@ std::vector<Vec> stones_along(const std::vector<Polyline>& lines, double pitch) 
   return out;
 }
 
-std::vector<Vec> stones_all_over(const Region& region, double pitch) {
+std::optional<std::vector<Vec>> stones_all_over(const Region& region, double pitch) {
   std::vector<Vec> best;
   const Box box = bounds_of(region);
   if (!(pitch > 0) || box.empty()) return best;
   const double down = pitch * std::sqrt(3.0) / 2;
-  if (box.width() / pitch * (box.height() / down) > static_cast<double>(kMostStones)) return best;
+  if (area_of(region) > static_cast<double>(kMostStones) * pitch * down || box.height() > kMostRows * down)
+    return std::nullopt;
   for (int y = 0; y < kShiftsDown; ++y) {
     // Two rows make the pattern.
     std::vector<Polyline> rows;
@@ -120,6 +123,7 @@ std::vector<Vec> stones_all_over(const Region& region, double pitch) {
       if (places.size() > best.size()) best = std::move(places);
     }
   }
+  if (best.size() > kMostStones) return std::nullopt;
   return best;
 }
 

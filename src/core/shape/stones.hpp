@@ -15,12 +15,16 @@ namespace dotlane {
 /// Nothing for others.
 [[nodiscard]] std::optional<double> stone_across(const std::string& size);
 
+/// More are not made.
+inline constexpr std::size_t kMostStones = 20'000;
+
 /// Places along the lines, as many as leave `pitch` mm between any two, evenly by length on each line: at both ends of
 /// open ones. Where lines come nearer to each other than that, the later ones give way.
-[[nodiscard]] std::vector<Vec> stones_along(const std::vector<Polyline>& lines, double pitch);
+/// Nothing where there would be more than kMostStones.
+[[nodiscard]] std::optional<std::vector<Vec>> stones_along(const std::vector<Polyline>& lines, double pitch);
 
 /// Places in rows, those of one between those of the next, all within the region: the most that any of 48 shifts of the
-/// rows gives, `pitch` mm apart. O(rows x crossings).
-[[nodiscard]] std::vector<Vec> stones_all_over(const Region& region, double pitch);
+/// rows gives, `pitch` mm apart. Nothing where there would be more than kMostStones. O(rows x crossings).
+[[nodiscard]] std::optional<std::vector<Vec>> stones_all_over(const Region& region, double pitch);
 
 }  // namespace dotlane

@@ -126,11 +126,7 @@ Box largest_clean(const Region& area, const std::vector<Region>& bodies, double 
   Grid grid(width, height);
   const Vec corner{box.x0, box.y0};
   const Box wide = box.grown(1);
-  grid.take(
-      cells_of(
-          subtract(Region{{{{wide.x0, wide.y0}, {wide.x1, wide.y0}, {wide.x1, wide.y1}, {wide.x0, wide.y1}}}}, area),
-          corner, step),
-      0, 0);
+  grid.take(cells_of(subtract(region_of(wide), area), corner, step), 0, 0);
   for (const auto& body : bodies) grid.take(cells_of(gap > 0 ? offset(body, gap) : body, corner, step), 0, 0);
   // The largest rectangle under a row of column heights, row by row: each column is put onto and taken off a stack
   // once.

@@ -1,0 +1,222 @@
+// The window and files: bringing in, opening, saving, closing with unsaved work, exporting, what is taken from
+// elsewhere.
+#include <QCloseEvent>
+#include <QFileInfo>
+#include <QLocale>
+#include <QMenu>
+
+#include "app/dialogs.hpp"
+#include "app/main_window.hpp"
+#include "app/recent_projects.hpp"
+#include "app/sheets/photograph_view.hpp"
+#include "app/units.hpp"
+#include "core/format/files.hpp"
+#include "core/layout/shelf.hpp"
+#include "render/job_export.hpp"
+#include "render/picture_file.hpp"
+
+namespace dotlane {
+namespace {
+
+QString project_filter() { return QObject::tr("Dot Lane projects (*.dotlane)"); }
+
+QString export_filter() {
+  QStringList out;
+  for (const auto& format : export_formats()) {
+    QStringList endings;
+    for (const auto& ending : format.endings) endings.append(QLatin1Char('*') + qs(ending));
+    out.append(QObject::tr(format.label.c_str()) + QStringLiteral(" (%1)").arg(endings.join(QLatin1Char(' '))));
+  }
+  return out.join(QStringLiteral(";;"));
+}
+
+}  // namespace
+
+void MainWindow::addFileActions() {
+  actions_.add("new", tr("New project"), QKeySequence::New, [this] { afterSaving([this] { session_.newProject(); }); });
+  actions_.add("open", tr("Open a project…"), QKeySequence::Open, [this] {
+    afterSaving([this] {
+      const auto files = dialogs().openFiles(this, tr("Open a project"), project_filter());
+      if (!files.isEmpty()) take({files.front()});
+    });
+  });
+  actions_.add("bring-in", tr("Bring in a drawing or a picture…"), Qt::CTRL | Qt::Key_I, [this] {
+    const auto files = dialogs().openFiles(this, tr("Bring in a drawing or a picture"),
+                                           tr("Drawings and pictures (*.svg *.png *.jpg *.jpeg *.bmp)"));
+    if (!files.isEmpty()) session_.bringIn(files);
+  });
+  actions_.add("save", tr("Save"), QKeySequence::Save, [this] { save(false); });
+  actions_.add("save-as", tr("Save under another name…"), Qt::CTRL | Qt::SHIFT | Qt::Key_S, [this] { save(true); });
+  actions_.add("export", tr("Export the job: SVG, HPGL, PDF or PNG…"), Qt::CTRL | Qt::Key_E, [this] {
+    const QString base = session_.path().isEmpty() ? qs(session_.project().name)
+                                                   : QFileInfo(session_.path()).path() + QLatin1Char('/') +
+                                                         QFileInfo(session_.path()).completeBaseName();
+    const QString path = dialogs().saveFile(this, tr("Export the job"), base + QStringLiteral(".svg"), export_filter());
+    if (!path.isEmpty()) exportTo(path);
+  });
+  actions_.add("close", tr("Close the window"), QKeySequence::Close, [this] { close(); });
+}
+
+void MainWindow::take(const QStringList& files) {
+  QStringList drawings;
+  for (const QString& file : files) {
+    if (file.endsWith(QStringLiteral(".dotlane"), Qt::CaseInsensitive)) {
+      const QString whole = QFileInfo(file).absoluteFilePath();
+      afterSaving([this, whole] {
+        session_.open(
+            whole, [this](const std::function<void()>& go) { afterSaving(go); },
+            [this, whole](bool read) { offerRecovery(whole, read); });
+      });
+    } else {
+      drawings.append(file);
+    }
+  }
+  if (!drawings.isEmpty()) session_.bringIn(drawings);
+}
+
+void MainWindow::offerRecovery(const QString& path, bool read) {
+  const QStringList left = Autosave::left(Autosave::base(path));
+  if (left.isEmpty()) return;
+  const QString file = left.front();
+  const QString when = QLocale().toString(QFileInfo(file).lastModified(), QLocale::ShortFormat);
+  notice_->ask(
+      read ? tr("Unsaved work from %1 was found.").arg(when)
+           : tr("%1 cannot be read, but unsaved work on it from %2 was found.").arg(QFileInfo(path).fileName(), when),
+      {{tr("Take it up"), [this, file, path] { afterSaving([this, file, path] { session_.recover(file, path); }); }},
+       {tr("Throw it away"),
+        [this, file, path, read] {
+          Autosave::remove(file);
+          offerRecovery(path, read);
+        }},
+       {tr("Decide later"), {}}});
+}
+
+void MainWindow::save(bool as, std::function<void(bool)> then) {
+  QString path = session_.path();
+  if (as || path.isEmpty()) {
+    path = dialogs().saveFile(this, tr("Save the project"),
+                              path.isEmpty() ? qs(session_.project().name) + QStringLiteral(".dotlane") : path,
+                              project_filter());
+    if (path.isEmpty()) {
+      if (then) then(false);
+      return;
+    }
+    if (!path.endsWith(QStringLiteral(".dotlane"), Qt::CaseInsensitive)) path += QStringLiteral(".dotlane");
+  }
+  saveTo(path, false, std::move(then));
+}
+
+void MainWindow::saveTo(const QString& path, bool over, std::function<void(bool)> then) {
+  session_.save(
+      path,
+      [this, path, then = std::move(then)](bool ok) {
+        if (ok) remember(path);
+        if (then) then(ok);
+      },
+      over);
+}
+
+void MainWindow::afterSaving(const std::function<void()>& then) {
+  if (session_.editing()) {
+    session_.whenEdited([this, then] { afterSaving(then); });
+    return;
+  }
+  if (!session_.modified()) return then();
+  switch (dialogs().askToSave(this, qs(session_.project().name))) {
+    case Dialogs::Answer::save:
+      save(false, [then](bool ok) {
+        if (ok) then();
+      });
+      break;
+    case Dialogs::Answer::discard:
+      then();
+      break;
+    case Dialogs::Answer::cancel:
+      break;
+  }
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+  if (closing_ || (!session_.modified() && !session_.editing())) {
+    session_.dropAutosave();
+    run_->cancel();
+    event->accept();
+    return;
+  }
+  event->ignore();
+  afterSaving([this] {
+    closing_ = true;
+    QMetaObject::invokeMethod(
+        this, [this] { close(); }, Qt::QueuedConnection);
+  });
+}
+
+void MainWindow::exportTo(const QString& path) {
+  session_.whenDerived([this, path] {
+    session_.aside([this, path, project = session_.project(), derived = session_.derivedHandle()] {
+      const auto done = export_job(project, *derived, path.toStdString());
+      const QString line = done ? QString() : qs(done.error().line());
+      return [this, path, line] {
+        notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty());
+      };
+    });
+  });
+}
+
+void MainWindow::remember(const QString& path) {
+  remember_project(path);
+  fillProjectMenu();
+}
+
+void MainWindow::fillProjectMenu() {
+  QMenu* menu = top_->menu();
+  menu->clear();
+  for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export"})
+    menu->addAction(actions_.find(QString::fromLatin1(id)));
+  const QStringList recent = recent_projects();
+  menu->addSeparator();
+  QAction* heading = menu->addAction(recent.isEmpty() ? tr("No recent projects") : tr("Recent projects"));
+  heading->setEnabled(false);
+  for (const QString& path : recent) {
+    QAction* open = menu->addAction(name_among(recent, path).replace(u'&', QStringLiteral("&&")));
+    open->setToolTip(path);
+    connect(open, &QAction::triggered, this, [this, path] { take({path}); });
+  }
+  menu->addSeparator();
+  menu->addAction(actions_.find(QStringLiteral("close")));
+}
+
+// --- from elsewhere --------------------------------------------------------------------------------------------------
+
+void MainWindow::takeOtherShelf() {
+  const auto files = dialogs().openFiles(this, tr("Take the shelf of another project"), project_filter());
+  if (files.isEmpty()) return;
+  session_.aside([this, path = files.front()]() -> std::function<void()> {
+    auto other = std::make_shared<Result<Project>>(load_project(path.toStdString()));
+    return [this, other] {
+      if (!*other) return notice_->say(qs(other->error().line()), true);
+      Project next = take_shelf(session_.project(), **other);
+      const auto more = next.shelf.size() - session_.project().shelf.size();
+      session_.commit(std::move(next), tr("Take another's shelf"));
+      notice_->say(
+          tr("%1 came from the shelf of %2.").arg(counted(more, tr("thing"), tr("things")), qs((*other)->name)), false);
+    };
+  });
+}
+
+void MainWindow::takePhotograph(const QString& stock) {
+  const auto files =
+      dialogs().openFiles(this, tr("A photograph of the mat"), tr("Pictures (*.png *.jpg *.jpeg *.bmp)"));
+  if (files.isEmpty()) return;
+  session_.aside([this, path = files.front(), stock]() -> std::function<void()> {
+    auto picture = std::make_shared<Result<Picture>>(read_picture(path.toStdString()));
+    return [this, picture, stock] {
+      if (!*picture) return notice_->say(qs(picture->error().line()), true);
+      photograph_->begin(std::move(**picture), stock.toStdString());
+      tables_->setCurrentWidget(photograph_);
+      photograph_->setFocus();
+    };
+  });
+}
+
+}  // namespace dotlane
