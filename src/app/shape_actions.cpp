@@ -7,8 +7,10 @@
 #include "app/units.hpp"
 #include "core/layout/fall_outs.hpp"
 #include "core/project/edit.hpp"
+#include "core/project/ids.hpp"
 #include "core/project/kinds.hpp"
 #include "core/project/stock_colors.hpp"
+#include "core/shape/paint_layers.hpp"
 #include "core/shape/recipe_edit.hpp"
 
 namespace dotlane {
@@ -105,6 +107,20 @@ void ShapeActions::addStepActions() {
                  session_.commit(std::move(next), tr("Placement template"));
                  session_.select({{id, ""}});
                  emit stepAdded(1);
+               });
+  actions_.add("paint-layers", tr("New stencils: a plate for each paint of the selected pieces"),
+               Qt::CTRL | Qt::ALT | Qt::Key_S, [this] {
+                 const int lowest = next_piece_id(session_.project());
+                 session_.editDrawn(
+                     [ids = selected()](Project next, const Drawing& drawing) {
+                       return add_paint_layers(std::move(next), drawing, ids);
+                     },
+                     tr("Stencils in layers"));
+                 session_.whenDerived([this, lowest] {
+                   if (!find_piece(session_.project(), lowest)) return;
+                   session_.select({{lowest, ""}});
+                   emit stepAdded(1);
+                 });
                });
   actions_.add("freeze", tr("Freeze the recipe into plain lines"), Qt::CTRL | Qt::SHIFT | Qt::Key_F, [this] {
     session_.editDrawn(
@@ -324,8 +340,8 @@ void ShapeActions::update() {
   for (const auto& kind : step_kinds()) {
     if (QAction* action = actions_.find(QStringLiteral("step-") + qs(kind.kind))) action->setEnabled(any);
   }
-  for (const char* id :
-       {"freeze", "outline-behind", "placement-template", "helper", "ungroup", "duplicate-in-place", "colors-to-stock"})
+  for (const char* id : {"freeze", "outline-behind", "placement-template", "paint-layers", "helper", "ungroup",
+                         "duplicate-in-place", "colors-to-stock"})
     enable(id, any);
   for (const char* id :
        {"combine-join", "combine-cut-away", "combine-overlap", "combine-divide", "align-left", "align-centre",

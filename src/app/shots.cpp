@@ -102,7 +102,15 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     return false;
   };
   if (open_first("repeat", 100)) shoot("repeat");
-  if (open_first("bridge", 1)) {
+  if (open_first("paint-layer", 1)) {
+    window.bench().setHiddenShown(false);
+    window.bench().setStacked(true);
+    window.bench().zoomToSelection();
+    shoot("painted");
+    window.bench().zoomToFit();
+    window.bench().setStacked(false);
+    window.bench().setHiddenShown(true);
+  } else if (open_first("bridge", 1)) {
     window.bench().zoomToSelection();
     shoot("stencil");
     window.bench().zoomToFit();

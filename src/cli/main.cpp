@@ -8,6 +8,7 @@
 #include "cli/lettering.hpp"
 #include "cli/pack.hpp"
 #include "cli/shape.hpp"
+#include "cli/stencil.hpp"
 #include "cli/stock.hpp"
 #include "core/format/files.hpp"
 #include "core/project/edit.hpp"
@@ -42,6 +43,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                what lies on a photograph of the mat, by its corners in px; kept on the shelf if asked
   quantity P --bolt 1100mm [--copies N] [--layers N] [--shrinks PERCENT] [--web 450mm]
                                how long a piece of each stock to buy off the bolt, and of fusible web
+  plates P [--pieces ID,ID...] -o P2.dotlane
+                               stencils for painting in layers: a plate for each piece, the lowest painted first
   fall-outs P [--all] [--least MM2] [-o P2.dotlane]
                                the bits that stencils (or all pieces) leave, counted by shape; kept on the shelf if asked
   pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
@@ -271,6 +274,7 @@ int run(std::vector<std::string> words) {
   if (command == "sheets") return sheets(std::move(o), json);
   if (command == "scraps") return scraps(std::move(o), json);
   if (command == "quantity") return quantity(std::move(o), json);
+  if (command == "plates") return plates(std::move(o), json);
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);

@@ -58,6 +58,8 @@ std::string unit_of(const ValueSpec& v) {
       return "rows of six numbers";
     case ValueType::text:
       return "text";
+    case ValueType::color:
+      return "#rrggbb";
     default:
       return "number";
   }
@@ -86,6 +88,7 @@ Value parsed(const ValueSpec& v, const std::string& text) {
       return text == "yes";
     case ValueType::choice:
     case ValueType::text:
+    case ValueType::color:
     case ValueType::lines:
       return text;
     case ValueType::spots:

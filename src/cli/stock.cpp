@@ -5,7 +5,6 @@
 
 #include "cli/input.hpp"
 #include "core/format/files.hpp"
-#include "core/layout/fall_outs.hpp"
 #include "core/layout/quantity.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/text_scan.hpp"
@@ -59,41 +58,6 @@ int quantity(Options o, bool json) {
     say(stock, back, "Fusible web for " + stock.name);
   }
   json ? print_json(Json{{"lengths", list}}) : print(text.empty() ? "No parts.\n" : text);
-  return 0;
-}
-
-int fall_outs_of(Options o, bool json) {
-  const auto out = o.value("-o");
-  const auto least = o.number("--least", 0.0);
-  const bool all = o.flag("--all");
-  Input input = load(o.positional("the project"));
-  o.finish();
-  DrawingCache cache;
-  const Drawing drawing = evaluate(input.project, cache);
-  Json list = Json::array();
-  std::string text;
-  Project kept = input.project;
-  for (const auto& piece : drawing.pieces) {
-    const bool stencil = std::any_of(piece->outcomes.begin(), piece->outcomes.end(),
-                                     [](const StepOutcome& done) { return done.bridged || done.stones > 0; });
-    if (!stencil && !all) continue;
-    std::size_t bits = 0;
-    const auto shapes = fall_outs(*piece, least);
-    for (const auto& bit : shapes) {
-      Json entry;
-      entry["piece"] = piece->piece->name;
-      entry["count"] = bit.count;
-      entry["area_mm2"] = round4(bit.area_mm2);
-      entry["across_mm"] = round4(bit.across_mm);
-      list.push_back(entry);
-      bits += bit.count;
-    }
-    text += piece->piece->name + ": " + std::to_string(bits) + (bits == 1 ? " bit of " : " bits of ") +
-            std::to_string(shapes.size()) + (shapes.size() == 1 ? " shape\n" : " shapes\n");
-    if (out) kept = keep_fall_outs(std::move(kept), drawing, piece->piece->id, least);
-  }
-  if (out) need(save_project(kept, *out));
-  json ? print_json(Json{{"bits", list}}) : print(text.empty() ? "No piece is a stencil.\n" : text);
   return 0;
 }
 

@@ -1,4 +1,4 @@
-// quantity and fall-outs: how much stock to buy, and what bits of it are left.
+// quantity: how much stock to buy.
 #pragma once
 
 #include "cli/options.hpp"
@@ -6,6 +6,5 @@
 namespace dotlane::cli {
 
 int quantity(Options o, bool json);
-int fall_outs_of(Options o, bool json);
 
 }  // namespace dotlane::cli

@@ -4,6 +4,7 @@
 #include <set>
 #include <unordered_map>
 
+#include "core/shape/paint_layers.hpp"
 #include "render/role_style.hpp"
 
 namespace dotlane {
@@ -109,12 +110,13 @@ void draw_course(QPainter& p, const QPolygonF& pixels) {
 }
 
 /// The card that the cut lines leave, shapes inside shapes being holes.
-QPainterPath material_path(const View& view, const DrawnPiece& piece, Courses& courses) {
+/// With the id of a line, what that one encloses.
+QPainterPath material_path(const View& view, const DrawnPiece& piece, Courses& courses, const char* only = nullptr) {
   QPainterPath area;
   area.setFillRule(Qt::OddEvenFill);
   QPolygonF pixels;
   for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
-    if (piece.piece->lines[i].role != Role::cut) continue;
+    if (piece.piece->lines[i].role != Role::cut || (only && piece.piece->lines[i].id != only)) continue;
     for (const auto& polyline : courses.of(i)) {
       if (!polyline.closed) continue;
       to_pixels(view, piece.map_of(i), polyline, pixels);
@@ -215,10 +217,18 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
   for (auto it = drawing.pieces.rbegin(); it != drawing.pieces.rend(); ++it) {
     const DrawnPiece& piece = **it;
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
+    if (options.stacked && piece.piece->helper) continue;  // what shapes others is not there in the end
+    Courses& courses = courses_of[static_cast<std::size_t>(drawing.pieces.rend() - it - 1)];
+    if (const auto paint = options.stacked ? paint_of(piece) : std::nullopt) {
+      // In the end there is the paint, and no stencil any more.
+      p.setRenderHint(QPainter::Antialiasing, true);
+      p.fillPath(material_path(view, piece, courses, kPlateOpenings), to_qcolor(*paint));
+      p.setRenderHint(QPainter::Antialiasing, !dense);
+      continue;
+    }
     const Color ground = ground_of(project, *piece.piece, theme);
     const bool rehearsed = is_filled(*piece.piece);
-    Courses& courses = courses_of[static_cast<std::size_t>(drawing.pieces.rend() - it - 1)];
-    if (options.stacked && !piece.piece->helper) {
+    if (options.stacked) {
       p.setRenderHint(QPainter::Antialiasing, true);
       const QPainterPath material = material_path(view, piece, courses);
       p.setPen(Qt::NoPen);

@@ -29,8 +29,9 @@ void paint_sheets(QPainter& painter, const View& view, const Project& project, i
 void paint_usable_area(QPainter& painter, const View& view, const Machine& machine, const Theme& theme);
 
 struct LineOptions {
-  double strength = 1;                      ///< opacity, 0 to 1
-  bool stacked = false;                     ///< pieces in their stock's colour, upper ones over lower ones
+  double strength = 1;  ///< opacity, 0 to 1
+  /// Pieces in their stock's colour, upper ones over lower ones; of plates of a stencil, the paint; helpers not at all.
+  bool stacked = false;
   bool hidden = true;                       ///< when stacked: what lies under is shown faintly
   bool shadows = false;                     ///< when stacked: each layer throws one, a hair thick
   QRectF clip;                              ///< px; lines outside are passed over

@@ -114,6 +114,12 @@ const std::map<std::string_view, const char*> kEnglish{
     {"stencil-open",
      "{piece}: {open|0} % of the stencil is open; with more than {limit|0} % it is limp. Leave a wide edge "
      "around it, or take a firmer stock."},
+    {"stencil-slit",
+     "{piece}: openings are narrower than {limit|mm2} in {places|n:place:places}; a brush or a sponge hardly fills "
+     "them. Make them wider, or say under “Speaks up about” what yours fills."},
+    {"stencil-margin",
+     "{piece}: only {margin|mm1} from the openings to the edge of the stencil, under {limit|mm1}: paint may get past "
+     "it. Make the stencil larger, or tape paper around it."},
     {"tiny-bits",
      "{piece}: {contours|n:cut contour is:cut contours are} smaller than {limit|area1} (the smallest {least|area2}) "
      "and "
@@ -209,6 +215,8 @@ const std::map<std::string_view, const char*> kEnglish{
     {"applique-thin",
      "Parts narrower than {width|mm2} fray or have no room for the stitch ({area|area1}); thicken them, or leave them "
      "out."},
+    {"paint-nothing",
+     "There is no number {layer|0} among the pieces of the picture; choose them, the first painted first."},
     {"bridge-loose",
      "{islands|n:island falls:islands fall} out: no strip {width|mm2} wide runs straight from {islands?it:them} to the "
      "sheet. Make the bridges narrower."},
@@ -299,6 +307,7 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-capitals", "Make capitals {cap|mm2} high"},
     {"fix-thicken", "Thicken by {by|mm2}"},
     {"fix-openings-narrower", "Make the openings {by|mm2} narrower"},
+    {"fix-round-openings", "Round the openings' corners by {radius|mm2}"},
     {"fix-bridge-more", "One more bridge there"},
     {"fix-angle-piece", "Turn the strokes to {angle|1}° as it lies"},
     {"fix-angle", "Turn the strokes to {angle|1}°"},

@@ -30,6 +30,23 @@ TEST_CASE("the narrowest neck between openings is found with its width and place
   CHECK_FALSE(strength_of({}, {}).neck);
 }
 
+TEST_CASE("necks between corners that face each other have the width between these") {
+  for (const double apart : {0.05, 0.2, 0.3, 0.41}) {
+    const auto found = strength_of(openings({box(0, 0, 20, 20), box(20 + apart, 20 + apart, 20, 20)}), {});
+    INFO(apart);
+    REQUIRE(found.neck);
+    CHECK(found.neck->width_mm == Approx(apart * std::sqrt(2)).margin(0.012));
+    CHECK(distance(found.neck->at, {20 + apart / 2, 20 + apart / 2}) < 0.2);
+    CHECK(found.necks == 1);
+  }
+  CHECK_FALSE(strength_of(openings({box(0, 0, 20, 20), box(20.43, 20.43, 20, 20)}), {}).neck);
+  // A tip that points at an edge.
+  const auto tip = strength_of(openings({{{0, 0}, {20, 5}, {0, 10}}, box(20.2, -10, 10, 30)}), {});
+  REQUIRE(tip.neck);
+  CHECK(tip.neck->width_mm == Approx(0.2).margin(0.012));
+  CHECK(tip.necks == 1);
+}
+
 TEST_CASE("random discs: there is a neck under the limit where the sheet tears when eroded by half of it") {
   Chance chance(77);
   int necks = 0;

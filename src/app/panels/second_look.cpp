@@ -29,6 +29,16 @@ SecondLook::SecondLook(Session& session, QWidget* parent) : Panel(tr("Second loo
   sliver_->setRange(0, 20);
   limits->addRow(make_label(tr("bits smaller than"), "quiet", body()), tiny_);
   limits->addRow(make_label(tr("strips narrower than"), "quiet", body()), sliver_);
+  brush_ = new NumberField(tr("Openings of stencils narrower than this"), NumberField::Kind::length, body());
+  brush_->setObjectName(QStringLiteral("brushLimit"));
+  brush_->setRange(0, 100);
+  brush_->setToolTip(tr("What your brush or sponge still fills; 0: do not look."));
+  bleed_ = new NumberField(tr("Edges of stencils nearer than this"), NumberField::Kind::length, body());
+  bleed_->setObjectName(QStringLiteral("bleedLimit"));
+  bleed_->setRange(0, 1000);
+  bleed_->setToolTip(tr("What paint needs around the openings; 0: do not look."));
+  limits->addRow(make_label(tr("openings narrower than"), "quiet", body()), brush_);
+  limits->addRow(make_label(tr("stencil edges within"), "quiet", body()), bleed_);
   auto change = [this](double CheckSettings::*limit, double value) {
     Project next = session_.project();
     next.checks.*limit = value;
@@ -36,10 +46,16 @@ SecondLook::SecondLook(Session& session, QWidget* parent) : Panel(tr("Second loo
   };
   connect(tiny_, &NumberField::edited, this, [change](double v) { change(&CheckSettings::tiny_mm2, v); });
   connect(sliver_, &NumberField::edited, this, [change](double v) { change(&CheckSettings::sliver_mm, v); });
-  for (auto* f : {tiny_, sliver_}) connect(f, &NumberField::committed, &session_, &Session::seal);
+  connect(brush_, &NumberField::edited, this, [change](double v) { change(&CheckSettings::brush_mm, v); });
+  connect(bleed_, &NumberField::edited, this, [change](double v) { change(&CheckSettings::bleed_mm, v); });
+  for (auto* f : {tiny_, sliver_, brush_, bleed_}) connect(f, &NumberField::committed, &session_, &Session::seal);
   auto show = [this] {
     tiny_->setValue(session_.project().checks.tiny_mm2);
-    sliver_->setValue(session_.project().checks.sliver_mm, session_.project().unit);
+    const CheckSettings& checks = session_.project().checks;
+    const LengthUnit unit = session_.project().unit;
+    sliver_->setValue(checks.sliver_mm, unit);
+    brush_->setValue(checks.brush_mm, unit);
+    bleed_->setValue(checks.bleed_mm, unit);
   };
   connect(&session_, &Session::changed, this, show);
   show();

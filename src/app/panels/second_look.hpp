@@ -23,7 +23,7 @@ class SecondLook : public Panel {
   bool filled_ = false;
   LengthUnit unit_ = LengthUnit::mm;  // that the cards are told in
   QVBoxLayout* cards_;
-  NumberField *tiny_, *sliver_;
+  NumberField *tiny_, *sliver_, *brush_, *bleed_;
 };
 
 }  // namespace dotlane

@@ -2,6 +2,7 @@
 
 #include <QAbstractItemView>
 #include <QCheckBox>
+#include <QColorDialog>
 #include <QComboBox>
 #include <QLineEdit>
 #include <QMenu>
@@ -14,6 +15,7 @@
 #include "app/units.hpp"
 #include "app/widgets/number_field.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "core/color_space.hpp"
 
 namespace dotlane {
 namespace {
@@ -50,7 +52,7 @@ QString pieces_text(const Session& session, const Value& value) {
   if (names.isEmpty()) return QObject::tr("choose…");
   // As long as the panel has room for.
   const QString all = names.join(QStringLiteral(", "));
-  return all.size() <= 20 || names.size() == 1
+  return all.size() <= 16 || names.size() == 1
              ? all
              : counted(static_cast<std::size_t>(names.size()), QObject::tr("piece"), QObject::tr("pieces"));
 }
@@ -125,6 +127,17 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
       auto* edit = new QLineEdit(parent);
       QObject::connect(edit, &QLineEdit::editingFinished, edit, [edit, edited] { edited(edit->text().toStdString()); });
       field = edit;
+      break;
+    }
+    case ValueType::color: {
+      auto* button = new QPushButton(parent);
+      set_kind(button, "chip");
+      QObject::connect(button, &QPushButton::clicked, button, [button, edited, label = qs(spec.label)] {
+        const QColor picked = QColorDialog::getColor(QColor(button->property("color").toString()), button->window(),
+                                                     label, QColorDialog::DontUseNativeDialog);
+        if (picked.isValid()) edited(hex(to_color(picked)));
+      });
+      field = button;
       break;
     }
     case ValueType::pieces: {
@@ -208,6 +221,13 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
                              .arg(counted(list->size() / 2, contours ? QObject::tr("contour") : QObject::tr("place"),
                                           contours ? QObject::tr("contours") : QObject::tr("places")))
                        : QObject::tr("pick…"));
+  } else if (auto* paint = spec.type == ValueType::color ? qobject_cast<QPushButton*>(field) : nullptr) {
+    const auto* text = std::get_if<std::string>(&value);
+    if (const auto color = text ? parse_color(*text) : std::nullopt) {
+      paint->setIcon(swatch_icon(to_qcolor(*color)));
+      paint->setText(qs(color_name(*color)));
+      paint->setProperty("color", qs(*text));
+    }
   } else if (auto* button = spec.type == ValueType::pieces ? qobject_cast<QPushButton*>(field) : nullptr) {
     QVariantList ids;
     if (const auto* list = std::get_if<std::vector<double>>(&value)) {

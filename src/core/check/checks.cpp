@@ -400,7 +400,7 @@ class Checker {
     std::vector<LineRef> lines;
     Figures figures;
     each_line([&](const DrawnPiece& piece, const Line& line, std::size_t) {
-      if (!line.role_guessed) return;
+      if (!line.role_guessed || piece.piece->helper) return;  // what only shapes others has no role
       lines.push_back({piece.piece->id, line.id});
       Figure& n = figures.try_emplace(std::string(word(line.role)), 0.0).first->second;
       n = std::get<double>(n) + 1;

@@ -386,6 +386,8 @@ Project read_project(const Json& json) {
     Fields c(*checks, "checks");
     c.number("tiny_mm2", p.checks.tiny_mm2, 0, 1e6);
     c.number("sliver_mm", p.checks.sliver_mm, 0, 100);
+    c.number("brush_mm", p.checks.brush_mm, 0, 100);
+    c.number("bleed_mm", p.checks.bleed_mm, 0, 1000);
     p.checks.unknown = c.unknown();
   }
   for (const auto& piece : p.pieces) {

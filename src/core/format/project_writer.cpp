@@ -221,6 +221,8 @@ std::string to_json(const Project& project) {
     Json& checks = j["checks"];
     checks["tiny_mm2"] = project.checks.tiny_mm2;
     checks["sliver_mm"] = project.checks.sliver_mm;
+    checks["brush_mm"] = project.checks.brush_mm;
+    checks["bleed_mm"] = project.checks.bleed_mm;
     keep(checks, project.checks.unknown);
   }
   keep(j, project.unknown);

@@ -38,6 +38,7 @@ struct StepOutcome {
   std::size_t dropped = 0;                   ///< contours or slivers it left out
   std::size_t stones = 0;                    ///< holes for stones it made
   Sayings trouble;                           ///< why it could do nothing, when it could not
+  std::optional<Color> paint;                ///< of a stencil's plate: what is painted through its openings
   std::shared_ptr<const FillMade> fill;      ///< what a fill filled and how
   std::shared_ptr<const Bridged> bridged;    ///< what bridges hold, and where they are
   std::shared_ptr<const Repeated> repeated;  ///< how copies lie

@@ -43,6 +43,10 @@ inline ValueSpec pieces(std::string label, std::string help = {}) {
   return {"with", std::move(label), ValueType::pieces, std::vector<double>{}, 0, 0, {}, std::move(help)};
 }
 
+inline ValueSpec color(std::string key, std::string label, std::string standard, std::string help = {}) {
+  return {std::move(key), std::move(label), ValueType::color, std::move(standard), 0, 0, {}, std::move(help)};
+}
+
 /// A number of 0 means this.
 inline ValueSpec zero_is(std::string what, ValueSpec v) {
   v.zero = std::move(what);

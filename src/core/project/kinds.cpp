@@ -75,6 +75,12 @@ Result<void> accepts(const ValueSpec& spec, const Value& value) {
         return bad("text of up to " + rounded_text(spec.high, 0) + " bytes");
       break;
     }
+    case ValueType::color: {
+      const auto* text = std::get_if<std::string>(&value);
+      const auto known = text ? parse_color(*text) : std::nullopt;
+      if (!known || hex(*known) != *text) return bad("a colour such as #2f6b4f");
+      break;
+    }
     case ValueType::pieces:
     case ValueType::spots:
     case ValueType::letters: {

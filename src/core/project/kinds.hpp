@@ -21,6 +21,7 @@ enum class ValueType {
   choice,  ///< one of the words
   flag,
   text,
+  color,    ///< "#rrggbb"
   lines,    ///< which lines of the piece: empty = every line; else roles or line ids, separated by commas
   pieces,   ///< ids of other pieces
   spots,    ///< x y pairs as fractions of the bounds

@@ -179,6 +179,9 @@ struct PlanSettings {
 struct CheckSettings {
   double tiny_mm2 = 2.0;   ///< bits smaller than this are hard to weed (common practice, no published source)
   double sliver_mm = 0.4;  ///< strips narrower than this tear
+  /// Of stencils for paint: what a brush or a sponge still gets into, and what paint needs around the picture so that
+  /// it does not get past the edge; 0: not looked at. Common practice, no published source.
+  double brush_mm = 1.5, bleed_mm = 10;
   Unknown unknown;
   friend bool operator==(const CheckSettings&, const CheckSettings&) = default;
 };

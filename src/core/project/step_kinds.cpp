@@ -311,6 +311,20 @@ std::vector<KindSpec> make_step_kinds() {
        "Outlines of other pieces to draw, numbered in the order in which they are laid down.",
        "Fabric",
        {pieces("of", "The lowest first."), zero_is("none", length("numbers", "numbers", 6, 0, 100, "Their height."))}});
+  k.push_back({"paint-layer",
+               "Paint layer",
+               "The plate of a stencil for one of several paints, with corners that register.",
+               "Stencil",
+               {pieces("picture", "All of it, in the order of painting."),
+                count("layer", "order", 1, 1, 100, "1 is painted first."), color("paint", "paint", "#2f6b4f"),
+                choice("under", "under others",
+                       {{"filled", "holes filled"}, {"as-drawn", "as drawn"}, {"left-out", "left out"}},
+                       "Filled: what later paint covers needs no bridges."),
+                only({{"under", {"filled", "as-drawn"}}},
+                     length("overlap", "runs under by", 0.5, 0, 20, "So that no gap is seen where paints meet.")),
+                length("margin", "bleed margin", 15, 0, 500, "From the picture to the plate's edge."),
+                zero_is("none", length("corners", "corner marks", 6, 0, 100,
+                                       "Marked through the first plate, met by every later one."))}});
   return k;
 }
 

@@ -87,6 +87,7 @@ std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_template(std::vector<Line> lines, const StepCall& call);
 // Stencils: steps_stencil.cpp.
 std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_paint_layer(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_stones(std::vector<Line> lines, const StepCall& call);
 // Filling: steps_fill.cpp.
 std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call);

@@ -1,10 +1,12 @@
 #include "core/shape/stencil_strength.hpp"
 
 #include <algorithm>
+#include <set>
 
 #include "core/geometry/buckets.hpp"
 #include "core/shape/bridges.hpp"
 #include "core/shape/fill/fill.hpp"
+#include "core/shape/paint_layers.hpp"
 
 namespace dotlane {
 namespace {
@@ -54,15 +56,64 @@ std::vector<Thin> thin_places(const Region& whole, double width) {
 
 bool neck(const Thin& thin) { return thin.meets.size() >= 2; }
 
+struct Near {
+  double width_mm = 0;
+  Vec at;
+};
+
+/// Where corners or edges of two different openings come nearer to each other than a width, once for each two of them.
+/// Discs slip past where two corners face each other: they touch on the other side before they are held up.
+std::vector<Near> near_pairs(const Region& openings, double width) {
+  const auto parts = parts_of(openings);
+  std::vector<Box> boxes;
+  Box all;
+  for (const auto& part : parts) {
+    boxes.push_back(bounds_of(part).grown(width / 2));
+    all.add(boxes.back());
+  }
+  Buckets index(all, parts.size());
+  std::set<std::pair<std::size_t, std::size_t>> pairs;
+  for (std::size_t i = 0; i < parts.size(); ++i) {
+    index.each(boxes[i], [&](std::vector<int>& cell) {
+      for (const int k : cell) pairs.insert({static_cast<std::size_t>(k), i});
+      cell.push_back(static_cast<int>(i));
+    });
+  }
+  std::vector<Near> out;
+  for (const auto& [a, b] : pairs) {
+    if (a == b || !boxes[a].overlaps(boxes[b])) continue;
+    std::optional<Near> best;
+    const auto look = [&](const Region& corners, const Region& edges, const Box& within) {
+      for (const auto& ring : corners.rings) {
+        for (const Vec p : ring) {
+          if (!within.contains(p)) continue;
+          for (const auto& other : edges.rings) {
+            for (std::size_t k = 0; k < other.size(); ++k) {
+              const Vec q = nearest_on(other[k], other[(k + 1) % other.size()], p);
+              const double d = distance(p, q);
+              if (d < (best ? best->width_mm : width)) best = Near{d, (p + q) * 0.5};
+            }
+          }
+        }
+      }
+    };
+    look(parts[a], parts[b], boxes[b].grown(width / 2));
+    look(parts[b], parts[a], boxes[a].grown(width / 2));
+    if (best) out.push_back(*best);
+  }
+  return out;
+}
+
 Vec middle_of(const Region& region) { return bounds_of(region).centre(); }
 
 }  // namespace
 
 Region openings_of(const DrawnPiece& piece) {
   std::vector<Region> all;
+  const bool plate = paint_of(piece).has_value();
   for (std::size_t i = 0; i < piece.piece->lines.size(); ++i) {
     const Line& line = piece.piece->lines[i];
-    if (line.role != Role::cut) continue;
+    if (line.role != Role::cut || (plate && line.id != kPlateOpenings)) continue;
     std::vector<Ring> rings;
     for (std::size_t c = 0; c < piece.flat->lines[i].polylines->size(); ++c) {
       const Polyline course = piece.course(i, c);
@@ -87,10 +138,24 @@ StencilStrength strength_of(const Region& openings, const StencilLimits& limits)
   out.open = box.width() > 0 && box.height() > 0 ? area_of(openings) / (box.width() * box.height()) : 0;
   const Region sheet = subtract(region_of(around), openings);
 
+  if (limits.brush > 0) {
+    const double tip = 2 * limits.brush * limits.brush;  // of a corner of 20 degrees it is half of that
+    double largest = 0;
+    for (const auto& thin : thin_places(openings, limits.brush)) {
+      const double area = area_of(thin.area);
+      if (!thin.meets.empty() && area <= tip) continue;
+      ++out.slits;
+      if (out.slit && area <= largest) continue;
+      largest = area, out.slit = inner_point(thin.area);
+    }
+  }
+
+  std::vector<Box> known_necks;
   // The narrowest neck: halved down from the limit, with what lies around those that are under it.
   for (const auto& thin : thin_places(sheet, limits.neck)) {
     if (!neck(thin)) continue;
     ++out.necks;
+    known_necks.push_back(bounds_of(thin.area).grown(limits.neck));
     const Region there = intersect(sheet, region_of(bounds_of(thin.area).grown(2 * limits.neck)));
     // Only where it may be narrower than the narrowest so far.
     double none = 0, some = out.neck ? out.neck->width_mm : limits.neck;
@@ -111,6 +176,12 @@ StencilStrength strength_of(const Region& openings, const StencilLimits& limits)
       }
     }
     out.neck = StencilStrength::Neck{some, middle_of(found.front().area)};
+  }
+  const double hair = limits.neck / 50;
+  for (const auto& near : near_pairs(openings, limits.neck)) {
+    if (std::none_of(known_necks.begin(), known_necks.end(), [&](const Box& b) { return b.contains(near.at); }))
+      ++out.necks;
+    if (!out.neck || near.width_mm < out.neck->width_mm - hair) out.neck = {near.width_mm, near.at};
   }
 
   // Tongues, the thin ones first: what a wider opening finds again is the same one with its root.

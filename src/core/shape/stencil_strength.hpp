@@ -9,7 +9,7 @@
 
 namespace dotlane {
 
-/// What the cut lines of the piece enclose, mm in the figure.
+/// What the cut lines of the piece enclose, mm in the figure; of a plate for paint, its openings.
 [[nodiscard]] Region openings_of(const DrawnPiece& piece);
 
 /// What a stock can bear, lengths in mm. Common practice, no published source.
@@ -18,6 +18,7 @@ struct StencilLimits {
   double slenderest = 6;   ///< a tongue longer than so many times its width bends and lifts
   double most_open = 0.6;  ///< share of the box around the openings that may be cut away
   double widest = 8;       ///< tongues wider than this bear their own weight
+  double brush = 0;        ///< openings narrower than this are hard to fill with paint; 0: not looked for
 };
 /// Half of a bridge's width; slenderness grows with the thickness, from 4 to 10. Of unknown thickness (0): as above.
 [[nodiscard]] StencilLimits stencil_limits(double thickness_mm);
@@ -35,6 +36,8 @@ struct StencilStrength {
   };
   std::vector<Tongue> tongues;  ///< the most slender first
   double open = 0;              ///< share of the box around the openings
+  std::size_t slits = 0;        ///< openings, or parts of them longer than a corner's tip, that no brush gets into
+  std::optional<Vec> slit;      ///< in the largest of them
 };
 
 /// Looks at the sheet around these openings by morphological openings with a disc: what one of a width takes away is

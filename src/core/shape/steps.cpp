@@ -256,6 +256,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"mirror", step_mirror},
       {"move-lines", step_move_lines},
       {"stones", step_stones},
+      {"paint-layer", step_paint_layer},
       {"rotate", step_rotate},
       {"skew", step_skew},
       {"scale", step_scale},

@@ -3,6 +3,7 @@
 #include "core/geometry/centre_line.hpp"
 #include "core/shape/bridges.hpp"
 #include "core/shape/line_set.hpp"
+#include "core/shape/paint_layers.hpp"
 #include "core/shape/stones.hpp"
 #include "core/text_scan.hpp"
 
@@ -62,6 +63,39 @@ std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call) {
     }
   }
   call.outcome.bridged = std::move(made);
+  return lines;
+}
+
+std::vector<Line> step_paint_layer(std::vector<Line> lines, const StepCall& call) {
+  const Reading& take = call.take;
+  std::vector<Region> picture;
+  for (const int id : inputs_of(call.step)) picture.push_back(call.inputs.covers(id));
+  PlateOptions options;
+  using Under = PlateOptions::Under;
+  options.under = take.is("under", "left-out")   ? Under::left_out
+                  : take.is("under", "as-drawn") ? Under::as_drawn
+                                                 : Under::filled;
+  options.overlap = take.number("overlap");
+  options.margin = take.number("margin"), options.corners = take.number("corners");
+  const Plate plate = paint_plate(picture, static_cast<std::size_t>(take.count("layer") - 1), options);
+  if (plate.openings.empty()) {
+    call.outcome.trouble = {{"paint-nothing", {{"layer", take.number("layer")}}}};
+    return lines;
+  }
+  const Color paint = parse_color(take.text("paint")).value_or(Color{});
+  call.outcome.paint = paint;
+  const auto add = [&](const char* name, Path path) {
+    if (path.contours.empty()) return;
+    Line line;
+    line.id = name;
+    line.color = paint;
+    line.role = Role::cut;
+    line.path = std::move(path);
+    lines.push_back(std::move(line));
+  };
+  add(kPlateOpenings, refit(plate.openings));
+  add(kPlateCorners, refit(plate.corners));
+  add(kPlateEdge, refit(region_of(plate.edge)));
   return lines;
 }
 
