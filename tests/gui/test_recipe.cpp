@@ -209,6 +209,38 @@ TEST_CASE("allowance and stitch line of fabric are dragged on the bench") {
   CHECK(value("stitch") == 3);
 }
 
+TEST_CASE("how far fabric runs under its neighbour is dragged on the bench") {
+  Opened o(new_project("fabric"));
+  run(o, "shape-rectangle");
+  const int below = o.session().selectedPieces().front();
+  run(o, "step-applique");
+  run(o, "shape-heart");
+  o.session().settle();
+  o.pick({{below, ""}});
+  run(o, "zoom-selection");
+  const auto underlap = [&] {
+    return Reading(*find_kind(step_kinds(), "applique"), find_piece(o.project(), below)->steps.back().values)
+        .number("underlap");
+  };
+  const auto handle = [&] {
+    const auto all = step_handles(o.project(), o.session().drawing(), below);
+    REQUIRE(all.size() == 1);
+    CHECK(all[0].what == StepHandle::What::underlap);
+    CHECK(distance(all[0].at, all[0].origin) == Approx(underlap()).margin(0.05));
+    return all[0];
+  };
+  const double px = 1 / o.bench().view().px_per_mm;
+  const StepHandle before = handle();
+  const Vec to = before.at + before.unit * 4.0;
+  drag(&o.bench(), o.at(before.at.x, before.at.y), o.at(to.x, to.y));
+  o.session().settle();
+  CHECK(underlap() == Approx(7).margin(2 * px));
+  handle();
+  run(o, "undo");
+  o.session().settle();
+  CHECK(underlap() == 3);
+}
+
 TEST_CASE("a placement template is made of what is selected, by its keys") {
   Opened o(demo(QStringLiteral("fish-pennant")));
   o.session().settle();

@@ -110,11 +110,10 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
     const Bridge& b = bridged->bridges[handle.bridge];
     return tr("bridge %1 wide, %2 long").arg(length_text(b.width_mm, unit), length_text(b.length_mm, unit));
   }
-  if (handle.what == StepHandle::What::allowance || handle.what == StepHandle::What::stitch) {
-    const QString length = length_text(distance(handle.at, handle.origin), unit);
-    return handle.what == StepHandle::What::allowance ? tr("%1 turned under").arg(length)
-                                                      : tr("stitched %1 inside").arg(length);
-  }
+  const QString length = length_text(distance(handle.at, handle.origin), unit);
+  if (handle.what == StepHandle::What::allowance) return tr("%1 turned under").arg(length);
+  if (handle.what == StepHandle::What::stitch) return tr("stitched %1 inside").arg(length);
+  if (handle.what == StepHandle::What::underlap) return tr("runs under by %1").arg(length);
   const Repeated* made = drawn->outcomes.back().repeated.get();
   if (!made) return {};
   switch (handle.what) {
@@ -134,6 +133,7 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
     case StepHandle::What::bridge:
     case StepHandle::What::allowance:
     case StepHandle::What::stitch:
+    case StepHandle::What::underlap:
       break;
   }
   return tr("radius %1").arg(length_text(made->radius_mm, unit));

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <numbers>
 
 #include "core/geometry/measure.hpp"
@@ -9,12 +10,13 @@
 namespace dotlane {
 namespace {
 
-constexpr double kCornerTurn = 0.6;  // radians: a sharper turn is a corner
-constexpr double kBend = 8;          // allowances: an inward bend of a smaller radius is clipped,
-constexpr double kBulge = 4;         // and an outward one notched
-constexpr double kWindow = 3;        // mm of edge over which its bend is judged
-constexpr double kNotch = 0.25;      // of the allowance: half the width of a notch
-constexpr double kHairsMm = 0.05;    // slivers that a difference may leave
+constexpr double kCornerTurn = 0.6;      // radians: a sharper turn is a corner
+constexpr double kBend = 8;              // allowances: an inward bend of a smaller radius is clipped,
+constexpr double kBulge = 4;             // and an outward one notched
+constexpr double kWindow = 3;            // mm of edge over which its bend is judged
+constexpr double kNotch = 0.25;          // of the allowance: half the width of a notch
+constexpr std::size_t kMostSides = 300;  // that are looked at for a place of the underlap
+constexpr double kHairsMm = 0.05;        // slivers that a difference may leave
 
 /// A place on the edge of the face; its directions are of length 1.
 struct EdgePlace {
@@ -127,6 +129,33 @@ std::vector<Polyline> allowance_marks(const Region& face, const Region& cut, dou
 
 double narrower_than(const Region& face, double width) {
   return width > 0 ? std::max(0.0, area_of(face) - area_of(without_slivers(face, width))) : 0;
+}
+
+std::optional<Underlap> underlap_of(const Region& face, const Region& cover, const Region& cut, double underlap_mm) {
+  const Region seen = subtract(face, cover);
+  std::vector<std::pair<double, Underlap>> sides;  // by how long they are
+  for (const auto& ring : cut.rings) {
+    for (std::size_t i = 0; i < ring.size(); ++i) {
+      const Vec a = ring[i], b = ring[(i + 1) % ring.size()];
+      sides.push_back({distance(a, b), {{}, (a + b) * 0.5}});
+    }
+  }
+  std::stable_sort(sides.begin(), sides.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
+  std::size_t tried = 0;
+  for (auto& [length, under] : sides) {
+    if (!encloses(cover, under.cut)) continue;
+    if (++tried > kMostSides) break;
+    double nearest = std::numeric_limits<double>::infinity();
+    for (const auto& ring : seen.rings) {
+      for (std::size_t k = 0; k < ring.size(); ++k) {
+        const Vec q = nearest_on(ring[k], ring[(k + 1) % ring.size()], under.cut);
+        if (const double d = distance(q, under.cut); d < nearest) nearest = d, under.seen = q;
+      }
+    }
+    // Sides of the shape itself run under it from its edge inward, nearer than that.
+    if (std::abs(nearest - underlap_mm) <= 0.02 * underlap_mm) return under;
+  }
+  return std::nullopt;
 }
 
 }  // namespace dotlane

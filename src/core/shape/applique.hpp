@@ -1,6 +1,7 @@
 // Applique: shapes of fabric with what is turned under, and what runs under their neighbours.
 #pragma once
 
+#include <optional>
 #include <vector>
 
 #include "core/geometry/region.hpp"
@@ -19,6 +20,14 @@ namespace dotlane {
 inline constexpr double kClear = 1.5;
 /// Fabric narrower than this frays away before it is sewn down, mm. Common practice, no published source.
 inline constexpr double kFrays = 3;
+
+/// Where it is seen how far the cut runs under what covers it: a place on the edge of what is seen, and the place on
+/// the cut that this runs to, in the middle of the longest side there. Nothing where it runs under nothing.
+struct Underlap {
+  Vec seen, cut;
+};
+[[nodiscard]] std::optional<Underlap> underlap_of(const Region& face, const Region& cover, const Region& cut,
+                                                  double underlap_mm);
 
 /// How much of the face, mm², is narrower than this: it frays, or a stitch of this width has no room on it.
 [[nodiscard]] double narrower_than(const Region& face, double width_mm);

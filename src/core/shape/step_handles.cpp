@@ -101,6 +101,13 @@ std::vector<StepHandle> fabric_handles(const LastStep& last, const DrawnPiece& d
   };
   if (hem) add(StepHandle::What::allowance, allowance, outward);
   if (take.number("stitch") > 0) add(StepHandle::What::stitch, take.number("stitch"), -outward);
+  if (const auto& under = last.outcome->underlap) {
+    StepHandle handle;
+    handle.what = StepHandle::What::underlap, handle.piece = drawn.piece->id, handle.step = last.step->id;
+    handle.at = last.map(under->cut), handle.origin = last.map(under->seen);
+    handle.unit = (handle.at - handle.origin) * (1 / distance(under->seen, under->cut));
+    out.push_back(handle);
+  }
   return out;
 }
 
@@ -206,6 +213,9 @@ Project drag_handle(Project project, const StepHandle& handle, Vec to) {
       break;
     case StepHandle::What::stitch:
       key = "stitch", next = std::clamp(value, 0.1, 100.0);
+      break;
+    case StepHandle::What::underlap:
+      key = "underlap", next = std::clamp(value, 0.1, 100.0);
       break;
     case StepHandle::What::bridge:
       return project;

@@ -9,7 +9,7 @@
 namespace dotlane {
 
 struct StepHandle {
-  enum class What { pitch, pitch_down, across, down, wide, high, radius, bridge, allowance, stitch };
+  enum class What { pitch, pitch_down, across, down, wide, high, radius, bridge, allowance, stitch, underlap };
   What what = What::pitch;
   int piece = 0, step = 0;
   Vec at;                          ///< mm in the figure

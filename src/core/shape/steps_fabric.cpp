@@ -38,6 +38,10 @@ std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call) {
     const Region& face = shapes[k];
     Region cut = reverse ? offset(face, -allowance) : applique_cut(face, cover, turned ? allowance : 0, underlap);
     if (cut.empty() && !face.empty()) ++call.outcome.dropped;
+    if (!cover.empty() && !call.outcome.underlap) {
+      if (const auto under = underlap_of(face, cover, cut, underlap))
+        call.outcome.underlap = std::make_shared<const Underlap>(*under);
+    }
     if (!turned && !reverse) thin += narrower_than(face, thinnest);
     const auto aid = [&](Path path, Role role, int number) {
       if (path.contours.empty()) return;
@@ -71,8 +75,10 @@ std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call) {
   lines.insert(lines.end(), aids.begin(), aids.end());
   if (!fused || !take.flag("turn-over")) return lines;
   // Drawn on the paper of the web, which lies on the back.
-  const Vec middle = bounds_of(lines).centre();
-  return mapped(std::move(lines), Affine::move(2 * middle.x, 0) * Affine::scale(-1, 1));
+  const Affine over = Affine::move(2 * bounds_of(lines).centre().x, 0) * Affine::scale(-1, 1);
+  if (const auto under = call.outcome.underlap)
+    call.outcome.underlap = std::make_shared<const Underlap>(Underlap{over(under->seen), over(under->cut)});
+  return mapped(std::move(lines), over);
 }
 
 std::vector<Line> step_template(std::vector<Line> lines, const StepCall& call) {
