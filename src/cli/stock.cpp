@@ -16,7 +16,7 @@ int quantity(Options o, bool json) {
   const auto bolt = o.value("--bolt"), web = o.value("--web");
   options.copies = whole_value(o, "--copies").value_or(1);
   options.layers = whole_value(o, "--layers").value_or(1);
-  options.shrinks = o.number("--shrinks", 0.0) / 100;
+  const auto shrinks = o.value("--shrinks");
   Input input = load(o.positional("the project"));
   o.finish();
   if (!bolt) refuse("--bolt WIDTH is missing, for instance --bolt 1100mm");
@@ -27,7 +27,10 @@ int quantity(Options o, bool json) {
   };
   options.wide_mm = width("--bolt", *bolt);
   if (options.copies < 1 || options.layers < 1) refuse("--copies and --layers want 1 or more");
-  if (!(options.shrinks >= 0 && options.shrinks <= 0.5)) refuse("--shrinks wants a percentage from 0 to 50");
+  if (shrinks) {
+    options.shrinks = to_number(*shrinks).value_or(-1) / 100;
+    if (!(*options.shrinks >= 0 && *options.shrinks <= 0.5)) refuse("--shrinks wants a percentage from 0 to 50");
+  }
   options.gap_mm = input.project.laying.gap_mm;
   DrawingCache cache;
   const Drawing drawing = evaluate(input.project, cache);

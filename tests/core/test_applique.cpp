@@ -6,9 +6,12 @@
 #include "core/check/checks.hpp"
 #include "core/geometry/clusters.hpp"
 #include "core/geometry/measure.hpp"
+#include "core/geometry/refit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/applique.hpp"
 #include "core/shape/evaluate.hpp"
+#include "core/shape/pieced.hpp"
+#include "core/shape/ready.hpp"
 #include "core/shape/steps.hpp"
 #include "fixtures.hpp"
 #include "geos_oracle.hpp"
@@ -231,6 +234,87 @@ TEST_CASE("a placement template draws what pieces show, numbered from the lowest
   const Drawing bare = drawn(one);
   CHECK(find_drawn(bare, alone)->piece->lines.size() == 1);
   CHECK(add_template_of(p, {}, nullptr) == p);
+}
+
+TEST_CASE("pieced units: cutting sizes of the charts, and seams that meet to the finished block") {
+  using U = std::string;
+  constexpr double kInch = 25.4;
+  const auto cuts = [&](const char* unit, double size, double seam) {
+    return patch_cuts({{"unit", U(unit)}, {"size", size}, {"seam", seam}});
+  };
+  // With quarter-inch seams charts say 7/8 in more than the finished size for halves, 1 1/4 in more for quarters
+  // (common practice, no published source), rounded up from the exact size by less than a sixteenth.
+  for (const double finished : {2.0, 3.0, 4.5, 6.0, 12.0}) {
+    const double half = cuts("half-square", finished * kInch, kInch / 4)[0].side_mm / kInch;
+    CHECK(half <= finished + 7.0 / 8);
+    CHECK(half > finished + 7.0 / 8 - 1.0 / 16);
+    const double quarter = cuts("quarter-square", finished * kInch, kInch / 4)[0].side_mm / kInch;
+    CHECK(quarter <= finished + 1.25);
+    CHECK(quarter > finished + 1.25 - 1.0 / 16);
+  }
+  Chance chance(13);
+  for (int round = 0; round < rounds(40); ++round) {
+    const double size = chance.between(20, 400), seam = chance.between(0.5, 10);
+    for (const char* unit : {"half-square", "quarter-square", "geese", "square-in-square"}) {
+      INFO(unit << ' ' << size << ' ' << seam);
+      Sayings trouble;
+      const auto lines = ready_shape("pieced", {{"unit", U(unit)}, {"size", size}, {"seam", seam}}, trouble);
+      REQUIRE(lines.size() == 2);
+      CHECK(lines[0].role == Role::cut);
+      CHECK(lines[1].role == Role::draw);
+      // The seams enclose the finished block: a square, or half of one.
+      CHECK(enclosed_area_of(*lines[1].path) == Approx(U(unit) == "geese" ? size * size / 2 : size * size));
+      // Every seam lies so far inside its patch, all around: the mitred offset of the one is the other.
+      for (std::size_t i = 0; i < lines[0].path->contours.size(); ++i) {
+        const Region patch = region_of(Path{{lines[0].path->contours[i]}, FillRule::nonzero}),
+                     sewn = region_of(Path{{lines[1].path->contours[i]}, FillRule::nonzero});
+        const Region grown = offset(sewn, seam, {Corners::mitre, 10});
+        CHECK(area_of(subtract(grown, patch)) + area_of(subtract(patch, grown)) < 1e-3);
+      }
+    }
+  }
+  Sayings trouble;
+  CHECK(ready_shape("pieced", {{"seams", false}}, trouble).size() == 1);
+  CHECK(ready_shape("pieced", {{"seam", 0.0}}, trouble).size() == 1);
+}
+
+TEST_CASE("grain arrows lie within their shapes, along the grain, as long as asked where there is room") {
+  Chance chance(17);
+  for (int round = 0; round < rounds(60); ++round) {
+    INFO("round " << round);
+    const auto rings = chance.rings();
+    const Region shape = region_of(rings, FillRule::nonzero);
+    if (shape.empty()) continue;
+    Project p = new_project("grain");
+    Artwork art;
+    art.unit_source = UnitSource::stated;
+    art.width_mm = art.height_mm = 100;
+    ArtLine line;
+    line.id = "shape";
+    line.stroke = Color{20, 20, 20};
+    line.path = refit(shape);
+    art.lines.push_back(std::move(line));
+    p = add_artwork(std::move(p), art, "grain.svg");
+    Step step;
+    step.kind = "grain-arrow";
+    const double angle = chance.between(-180, 180);
+    step.values["angle"] = angle;
+    if (chance.coin()) step.values["length"] = chance.between(1, 200);
+    p = add_step(std::move(p), p.pieces[0]->id, step).value();
+    const Drawing d = drawn(p);
+    const auto& lines = d.pieces[0]->piece->lines;
+    REQUIRE(lines.size() >= 2);
+    for (std::size_t i = 1; i < lines.size(); ++i) {
+      CHECK(lines[i].role == Role::draw);
+      const Polyline shaft = flatten(lines[i].path->contours[0], 0.01);
+      const Vec way = shaft.points.back() - shaft.points.front();
+      const double turned = std::atan2(-way.x, -way.y) * 180 / std::numbers::pi;  // counter-clockwise off upright
+      CHECK(std::abs(std::remainder(turned - angle, 360)) < 0.01);
+      double inside = 0;
+      for (const auto& run : clip({shaft}, shape, true)) inside += length_of(run);
+      CHECK(inside == Approx(length_of(shaft)).margin(0.01));
+    }
+  }
 }
 
 }  // namespace dotlane::test

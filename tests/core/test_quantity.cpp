@@ -37,6 +37,12 @@ TEST_CASE("rectangles off the bolt take the rows that arithmetic says") {
   CHECK(two.parts == 12);
   CHECK(two.packed_mm < 2 * 50 + 2);
   CHECK(two.length_mm == Approx(2 * two.packed_mm * 1.25));
+  // As the stock says, where nobody says otherwise.
+  options.shrinks.reset();
+  CHECK(quantity(p, options).length_mm == Approx(2 * two.packed_mm));
+  for (auto& stock : p.stocks) stock.shrinks_percent = 20;
+  CHECK(quantity(p, options).length_mm == Approx(two.length_mm));
+  CHECK(project_from_json(to_json(p), "shrinks").value() == p);
   // Odd numbers fill the last pile in part.
   options.copies = 5;
   CHECK(quantity(p, options).piles == 3);

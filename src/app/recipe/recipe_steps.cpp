@@ -14,6 +14,7 @@
 #include "core/shape/bridges.hpp"
 #include "core/shape/copies.hpp"
 #include "core/shape/fill/fill_made.hpp"
+#include "core/shape/pieced.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/step_handles.hpp"
 #include "core/shape/trace.hpp"
@@ -76,6 +77,19 @@ QString copies_text(const Repeated& made, LengthUnit unit) {
     out += dot + QObject::tr("%1 left over").arg(size);
   }
   return out;
+}
+
+/// What is cut by hand for a pieced unit.
+QString patches_text(const Values& values, LengthUnit unit) {
+  QStringList out;
+  for (const auto& cut : patch_cuts(values)) {
+    const QString side = length_text(cut.side_mm, unit);
+    const QString square = cut.into == 1   ? QObject::tr("a square of %1").arg(side)
+                           : cut.into == 2 ? QObject::tr("squares of %1, halved").arg(side)
+                                           : QObject::tr("squares of %1, quartered").arg(side);
+    out << QObject::tr("%1 from %2").arg(cut.patches).arg(square);
+  }
+  return out.join(QStringLiteral("  ·  "));
 }
 
 QString detail_of(const StepOutcome& outcome, LengthUnit unit) {
@@ -333,6 +347,7 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
     } else {
       detail = tr("passed over");
     }
+    if (stop.step == 0 && piece.source.kind == "pieced") detail = patches_text(piece.source.values, unit);
     if (stop.step == 0 && piece.source.kind == "pieces") {
       figure.clear();
       detail = tr("the first step says which");

@@ -44,8 +44,6 @@ BoltCard::BoltCard(Session& session, SheetDesk& desk, QWidget* parent)
       add(tr("made"), "boltCopies", new NumberField(tr("How many are made"), Kind::plain, this, tr("×")), 1, 500, 1);
   layers_ = add(tr("layers cut at once"), "boltLayers", new NumberField(tr("Layers cut at once"), Kind::plain, this), 1,
                 20, 1);
-  shrinks_ = add(tr("shrinks by"), "boltShrinks",
-                 new NumberField(tr("How much it shrinks"), Kind::plain, this, tr("%")), 0, 50, 0);
   text_ = make_label({}, "body", this);
   text_->setObjectName(QStringLiteral("boltText"));
   text_->setWordWrap(true);
@@ -77,7 +75,6 @@ void BoltCard::workOut() {
   options.wide_mm = wide_->value();
   options.copies = static_cast<int>(std::round(copies_->value()));
   options.layers = static_cast<int>(std::round(layers_->value()));
-  options.shrinks = shrinks_->value() / 100;
   options.gap_mm = derived->project.laying.gap_mm;
   QuantityOptions web = options;
   web.wide_mm = web_->value(), web.fused_only = true, web.layers = 1, web.shrinks = 0;

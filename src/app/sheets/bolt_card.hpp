@@ -21,7 +21,7 @@ class BoltCard : public QWidget {
 
   Session& session_;
   SheetDesk& desk_;
-  NumberField *wide_, *copies_, *layers_, *shrinks_, *web_;
+  NumberField *wide_, *copies_, *layers_, *web_;
   QPushButton* button_;
   QLabel* text_;
   std::shared_ptr<const Derived> for_;  // what the text speaks of

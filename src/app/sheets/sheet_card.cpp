@@ -68,6 +68,11 @@ SheetCard::SheetCard(Session& session, SheetDesk& desk, QWidget* parent)
                       editStock(tr("Change the grammage"), "gsm", [&](Stock& x) { x.grammage_gsm = v; });
                     });
   grammage_->setZero(tr("not stated"));
+  shrinks_ = field(tr("shrinks by"), tr("How much the stock shrinks in the wash"), Kind::plain, tr("%"), 0, 50, 1,
+                   [this](const QString&, double v) {
+                     editStock(tr("Change the shrinkage"), "shrinks", [&](Stock& x) { x.shrinks_percent = v; });
+                   });
+  shrinks_->setToolTip(tr("Before it is cut: so much more is bought off the bolt"));
   grain_ = new QComboBox(this);
   grain_->setObjectName(QStringLiteral("grainBox"));
   grain_->setAccessibleName(tr("Which way the grain runs"));
@@ -187,6 +192,7 @@ void SheetCard::update() {
   if (!stock) return;
   thick_->setValue(stock->thickness_mm, project.unit);
   grammage_->setValue(stock->grammage_gsm);
+  shrinks_->setValue(stock->shrinks_percent);
   grain_->setCurrentIndex(static_cast<int>(stock->grain));
   clear_->setChecked(stock->clear);
 }

@@ -28,7 +28,7 @@ class SheetCard : public QFrame {
   Session& session_;
   SheetDesk& desk_;
   QLabel *swatch_, *name_, *facts_;
-  NumberField *width_, *height_, *left_, *top_, *load_, *thick_, *grammage_;
+  NumberField *width_, *height_, *left_, *top_, *load_, *thick_, *grammage_, *shrinks_;
   QComboBox* grain_;
   QCheckBox *clear_, *now_;
   QPushButton *offcut_, *rest_, *remove_;

@@ -272,6 +272,7 @@ Stock read_stock(const Json& json, const std::string& where) {
   f.color("color", stock.color);
   f.number("thickness_mm", stock.thickness_mm, 0, 100);
   f.number("grammage_gsm", stock.grammage_gsm, 0, 10000);
+  f.number("shrinks_percent", stock.shrinks_percent, 0, 50);
   f.boolean("clear", stock.clear);
   if (const Json* settings = f.find("settings")) {
     const std::string at = f.name_of("settings");

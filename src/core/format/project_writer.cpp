@@ -158,6 +158,7 @@ Json to_value(const Stock& s) {
   j["thickness_mm"] = s.thickness_mm;
   j["grammage_gsm"] = s.grammage_gsm;
   j["settings"] = std::move(settings);
+  if (s.shrinks_percent > 0) j["shrinks_percent"] = s.shrinks_percent;
   if (s.clear) j["clear"] = true;
   if (s.laid_out != LaidOut::as_drawn) j["laid_out"] = word(s.laid_out);
   if (s.grain != Grain::none) j["grain"] = word(s.grain);

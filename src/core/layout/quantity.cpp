@@ -83,7 +83,9 @@ Quantity quantity_of(const Project& project, const Drawing& drawing, const Layou
     placed += area_of(shape);
   }
   out.used = out.packed_mm > 0 ? placed / (out.packed_mm * options.wide_mm) : 0;
-  out.length_mm = out.packed_mm * std::max(1, options.layers) / (1 - std::clamp(options.shrinks, 0.0, 0.5));
+  const Stock* known = find_stock(project, stock);
+  const double shrinks = options.shrinks.value_or(known ? known->shrinks_percent / 100 : 0);
+  out.length_mm = out.packed_mm * std::max(1, options.layers) / (1 - std::clamp(shrinks, 0.0, 0.5));
   return out;
 }
 

@@ -1,6 +1,7 @@
 // How much stock off a roll or bolt a project takes.
 #pragma once
 
+#include <optional>
 #include <string>
 
 #include "core/layout/layout.hpp"
@@ -8,12 +9,12 @@
 namespace dotlane {
 
 struct QuantityOptions {
-  double wide_mm = 1100;    ///< across the bolt, all of which is used
-  int copies = 1;           ///< of everything, times the copies that each part has
-  int layers = 1;           ///< cut at once, folded or stacked
-  double shrinks = 0;       ///< share of its length that it loses in the wash, before it is cut
-  double gap_mm = 2;        ///< between parts
-  bool fused_only = false;  ///< only parts with a fused edge: for the web on their backs
+  double wide_mm = 1100;          ///< across the bolt, all of which is used
+  int copies = 1;                 ///< of everything, times the copies that each part has
+  int layers = 1;                 ///< cut at once, folded or stacked
+  std::optional<double> shrinks;  ///< share of its length that it loses before it is cut; nothing: as the stock says
+  double gap_mm = 2;              ///< between parts
+  bool fused_only = false;        ///< only parts with a fused edge: for the web on their backs
 };
 
 struct Quantity {

@@ -127,8 +127,9 @@ struct Stock {
   std::string name;
   Color color{255, 255, 255};
   double thickness_mm = 0.2;
-  double grammage_gsm = 0;  ///< 0 where it does not apply
-  bool clear = false;       ///< seen through: a mark on its back shows at its front
+  double grammage_gsm = 0;     ///< 0 where it does not apply
+  double shrinks_percent = 0;  ///< of its length, in the wash before it is cut
+  bool clear = false;          ///< seen through: a mark on its back shows at its front
   LaidOut laid_out = LaidOut::as_drawn;
   Grain grain = Grain::none;
   std::map<Role, Setting> settings;

@@ -118,6 +118,18 @@ std::vector<KindSpec> make_shape_kinds() {
                 length("tab", "glue tab", 10, 2, 200),
                 choice("piece", "piece", {{"tray", "tray"}, {"lid", "lid, a little larger"}}),
                 length("play", "lid larger by", 0.8, 0, 10)}});
+  k.push_back({"pieced",
+               "Pieced unit",
+               "Patches of fabric with their seams, to be sewn to a block of a finished size.",
+               "Made up",
+               {choice("unit", "unit",
+                       {{"half-square", "half squares"},
+                        {"quarter-square", "quarter squares"},
+                        {"geese", "a large and two small triangles"},
+                        {"square-in-square", "a square in a square"}}),
+                length("size", "finished width", 76.2, 1, 2000),
+                length("seam", "seam allowance", 6.35, 0, 100, "A quarter of an inch is usual for piecing."),
+                flag("seams", "seams drawn", true)}});
   k.push_back(
       {"pieces", "From other pieces", "The outline of other pieces; its first step says which.", "Made up", {}});
   auto with_colors = [](ValueSpec v, const char* word) {

@@ -311,6 +311,12 @@ std::vector<KindSpec> make_step_kinds() {
        "Outlines of other pieces to draw, numbered in the order in which they are laid down.",
        "Fabric",
        {pieces("of", "The lowest first."), zero_is("none", length("numbers", "numbers", 6, 0, 100, "Their height."))}});
+  k.push_back({"grain-arrow",
+               "Grain arrow",
+               "An arrow along the grain, to lay the pattern by.",
+               "Fabric",
+               {zero_is("by size", length("length", "length", 0, 0, 1000)),
+                degrees("angle", "off upright", 0, -180, 180), lines()}});
   k.push_back({"paint-layer",
                "Paint layer",
                "The plate of a stencil for one of several paints, with corners that register.",

@@ -15,6 +15,7 @@ constexpr double kBend = 8;              // allowances: an inward bend of a smal
 constexpr double kBulge = 4;             // and an outward one notched
 constexpr double kWindow = 3;            // mm of edge over which its bend is judged
 constexpr double kNotch = 0.25;          // of the allowance: half the width of a notch
+constexpr double kShortestMark = 0.2;    // mm: what clipping leaves besides is no mark
 constexpr std::size_t kMostSides = 300;  // that are looked at for a place of the underlap
 constexpr double kHairsMm = 0.05;        // slivers that a difference may leave
 
@@ -124,7 +125,9 @@ std::vector<Polyline> allowance_marks(const Region& face, const Region& cut, dou
     }
   }
   // Only in the allowance, up to where it is cut.
-  return clip(clip(marks, cut, true), offset(face, 0.25), false);
+  marks = clip(clip(marks, cut, true), offset(face, 0.25), false);
+  std::erase_if(marks, [](const Polyline& mark) { return length_of(mark) < kShortestMark; });
+  return marks;
 }
 
 double narrower_than(const Region& face, double width) {

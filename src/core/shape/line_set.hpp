@@ -84,6 +84,7 @@ std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& c
 std::vector<Line> step_close_gaps(std::vector<Line> lines, const StepCall& call);
 // Fabric: steps_fabric.cpp.
 std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_grain_arrow(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_template(std::vector<Line> lines, const StepCall& call);
 // Stencils: steps_stencil.cpp.
 std::vector<Line> step_bridge(std::vector<Line> lines, const StepCall& call);

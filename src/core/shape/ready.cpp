@@ -6,6 +6,7 @@
 
 #include "core/geometry/refit.hpp"
 #include "core/project/kinds.hpp"
+#include "core/shape/pieced.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -434,6 +435,7 @@ std::vector<Line> ready_shape(const std::string& kind, const Values& values, Say
   if (kind == "badge") return badge(take, trouble);
   if (kind == "envelope") return envelope(take);
   if (kind == "box") return box(take);
+  if (kind == "pieced") return pieced_unit(values);
   return {};
 }
 

@@ -243,6 +243,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"bridge", step_bridge},
       {"applique", step_applique},
       {"template", step_template},
+      {"grain-arrow", step_grain_arrow},
       {"fill", step_fill},
       {"trim-under", step_trim_under},
       {"simplify", step_simplify},

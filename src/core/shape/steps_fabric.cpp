@@ -81,6 +81,46 @@ std::vector<Line> step_applique(std::vector<Line> lines, const StepCall& call) {
   return mapped(std::move(lines), over);
 }
 
+std::vector<Line> step_grain_arrow(std::vector<Line> lines, const StepCall& call) {
+  constexpr double kShare = 0.6, kHead = 0.12, kShortest = 0.5;  // of the run, of the arrow; mm
+  const auto meant = shapes_meant(call.take.text("of"), lines);
+  if (meant.empty()) {
+    call.outcome.trouble = {{"offset-nothing"}};
+    return lines;
+  }
+  const double degrees = call.take.number("angle"), wanted = call.take.number("length");
+  const Vec up = Affine::rotate(-degrees)({0, -1});
+  std::vector<Line> arrows;
+  for (const auto& face : parts_of(faces_of(lines, meant).together)) {
+    const Vec at = inner_point(face);
+    // The run through that place, end to end.
+    const double reach = norm(Vec{bounds_of(face).width(), bounds_of(face).height()}) + 1;
+    const Polyline through{{at - up * reach, at + up * reach}, false};
+    for (const auto& run : clip({through}, face, true)) {
+      const Vec a = run.points.front(), b = run.points.back();
+      if (dot(at - a, b - at) < 0) continue;
+      const double length = std::min(wanted > 0 ? wanted : kShare * distance(a, b), distance(a, b));
+      if (length < kShortest) break;
+      const Vec middle = (a + b) * 0.5, tail = middle - up * (length / 2), tip = middle + up * (length / 2);
+      Path path;
+      path.contours.push_back(refit(Polyline{{tail, tip}, false}));
+      for (const auto& [end, way] : {std::pair{tip, -1.0}, std::pair{tail, 1.0}}) {
+        const Vec back = up * (way * kHead * length), side = Vec{-up.y, up.x} * (0.5 * kHead * length);
+        path.contours.push_back(refit(Polyline{{end + back + side, end, end + back - side}, false}));
+      }
+      Line arrow = lines[meant.front()];
+      arrow.path = std::move(path);
+      arrow.at = {};
+      arrow.role = Role::draw, arrow.tool.clear();
+      arrow.id = made_id(arrow.id, call.step.id, static_cast<int>(arrows.size()) + 1);
+      arrows.push_back(std::move(arrow));
+      break;
+    }
+  }
+  lines.insert(lines.end(), arrows.begin(), arrows.end());
+  return lines;
+}
+
 std::vector<Line> step_template(std::vector<Line> lines, const StepCall& call) {
   Path outlines, numbers;
   const double size = call.take.number("numbers");
