@@ -218,7 +218,7 @@ std::optional<Packing> Rearranger::improve(std::mt19937& random, const Stop& sto
     tries.push_back({*now_, std::mt19937(static_cast<unsigned>(random())), false});
   for_each_index(tries.size(), 2, [&](std::size_t i) {
     Try& t = tries[i];
-    t.done = t.random() % 3 == 0 ? narrow(t.state, t.random, stop) : exchange(t.state, t.random, stop);
+    t.done = t.random() % 2 == 0 ? narrow(t.state, t.random, stop) : exchange(t.state, t.random, stop);
   });
   if (stop && stop()) return {};
   std::optional<Packing> best;
