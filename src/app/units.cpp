@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/text_scan.hpp"
+#include "core/typed_number.hpp"
 
 namespace dotlane {
 namespace {
@@ -54,18 +55,56 @@ QString counted(std::size_t n, const QString& one, const QString& many) {
   return QLocale().toString(static_cast<qulonglong>(n)) + QChar(0xA0) + (n == 1 ? one : many);
 }
 
-std::optional<double> parse_length(const QString& text, LengthUnit unit) {
-  QString plain = text.trimmed();
-  if (const auto per = plain.indexOf(QChar('/')); per >= 0 && plain.mid(per).startsWith(QStringLiteral("/s")))
-    plain.truncate(per);
-  bool ok = false;
-  if (const double grouped = QLocale().toDouble(plain, &ok); ok)  // "2,500", as it is shown
-    return unit == LengthUnit::inch ? grouped * kMmPerInch : grouped;
+namespace {
+
+/// As the core reads it: with a point for the decimals.
+std::string with_point(QString text) {
   const QString decimal = QLocale().decimalPoint();
-  if (decimal != QStringLiteral(".")) plain.replace(decimal, QStringLiteral("."));
-  const auto bare = to_number(plain.toStdString());
-  if (bare) return unit == LengthUnit::inch ? *bare * kMmPerInch : *bare;
-  return length_mm_from(plain.toStdString());
+  if (decimal != QStringLiteral(".")) text.replace(decimal, QStringLiteral("."));
+  return text.toStdString();
+}
+
+QString hint_of(const TypedNumber& typed) {
+  switch (typed.fault) {
+    case TypedFault::none:
+    case TypedFault::empty:
+      return {};
+    case TypedFault::number_expected:
+      return typed.word.empty() ? tr("A number is missing at the end.")
+                                : tr("A number is expected instead of “%1”.").arg(qs(typed.word));
+    case TypedFault::unknown_unit:
+      return tr("“%1” is no unit here; for lengths there are mm, cm, m, in, \", ft, ' and pt.").arg(qs(typed.word));
+    case TypedFault::length_twice:
+      return tr("A length can be multiplied or divided by plain numbers only.");
+    case TypedFault::by_zero:
+      return tr("Nothing can be divided by 0.");
+    case TypedFault::bracket:
+      return tr("A bracket is open, or closed too often.");
+    case TypedFault::too_large:
+      break;
+  }
+  return tr("That is too large.");
+}
+
+}  // namespace
+
+std::optional<double> parse_length(const QString& text, LengthUnit unit, QString* hint) {
+  QString plain = text.trimmed();
+  if (const auto per = plain.indexOf(QStringLiteral("/s")); per >= 0) plain.truncate(per);
+  const double unit_mm = unit == LengthUnit::inch ? kMmPerInch : 1;
+  bool ok = false;
+  if (const double grouped = QLocale().toDouble(plain, &ok); ok) return grouped * unit_mm;  // "2,500", as it is shown
+  const TypedNumber typed = typed_length(with_point(plain), unit_mm);
+  if (hint) *hint = hint_of(typed);
+  return typed.ok() ? std::optional(typed.value) : std::nullopt;
+}
+
+std::optional<double> parse_number(const QString& text, const QString& unit, QString* hint) {
+  bool ok = false;
+  if (const double grouped = QLocale().toDouble(text.trimmed(), &ok); ok) return grouped;
+  const TypedNumber typed = typed_number(with_point(text), unit.toStdString());
+  if (hint) *hint = hint_of(typed);
+  return typed.ok() ? std::optional(typed.value) : std::nullopt;
 }
 
 QString role_name(Role role) {

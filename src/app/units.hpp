@@ -24,8 +24,11 @@ namespace dotlane {
 [[nodiscard]] QString time_text(double seconds);
 /// "1 piece" or "5 pieces": the number in the user's locale before the word that fits it.
 [[nodiscard]] QString counted(std::size_t n, const QString& one, const QString& many);
-/// What was typed, in mm: a bare number is in the project's unit, any other unit may follow it, and a "/s" after that.
-[[nodiscard]] std::optional<double> parse_length(const QString& text, LengthUnit unit);
+/// What was typed, in mm: a number, fraction or sum in the project's unit or others (see core/typed_number.hpp), "/s"
+/// may follow. `hint` hears what is wrong with it.
+[[nodiscard]] std::optional<double> parse_length(const QString& text, LengthUnit unit, QString* hint = nullptr);
+/// The same for numbers that are no lengths.
+[[nodiscard]] std::optional<double> parse_number(const QString& text, const QString& unit, QString* hint = nullptr);
 
 [[nodiscard]] inline QString qs(const std::string& s) { return QString::fromStdString(s); }
 [[nodiscard]] inline QString qs(std::string_view s) {

@@ -10,6 +10,7 @@
 #include "core/text/typefaces.hpp"
 #include "core/text/unicode.hpp"
 #include "core/text_scan.hpp"
+#include "core/typed_number.hpp"
 
 namespace dotlane::cli {
 namespace {

@@ -16,6 +16,7 @@
 #include "core/project/edit.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/text_scan.hpp"
+#include "core/typed_number.hpp"
 #include "render/picture_file.hpp"
 
 namespace dotlane::cli {

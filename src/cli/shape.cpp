@@ -17,6 +17,7 @@
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/trace.hpp"
 #include "core/text_scan.hpp"
+#include "core/typed_number.hpp"
 #include "render/picture_file.hpp"
 #include "words/sentences.hpp"
 

@@ -8,6 +8,7 @@
 #include "core/layout/quantity.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/text_scan.hpp"
+#include "core/typed_number.hpp"
 
 namespace dotlane::cli {
 

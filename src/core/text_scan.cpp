@@ -100,17 +100,4 @@ std::string rounded_text(double value, int decimals) {
   return out == "-0" ? "0" : out;
 }
 
-std::optional<double> length_mm_from(std::string_view text) {
-  TextScan in(trimmed(text));
-  if (in.peek() == ',') return std::nullopt;
-  const auto value = in.number();
-  if (!value) return std::nullopt;
-  const std::string unit = lower_case(trimmed(in.rest()));
-  if (unit.empty() || unit == "mm") return *value;
-  if (unit == "cm") return *value * 10;
-  if (unit == "in" || unit == "\"") return *value * kMmPerInch;
-  if (unit == "pt") return *value * kMmPerInch / 72;
-  return std::nullopt;
-}
-
 }  // namespace dotlane

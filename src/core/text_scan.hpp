@@ -44,9 +44,6 @@ class TextScan {
 /// A number with at most `decimals` places, without trailing zeros and never "-0".
 [[nodiscard]] std::string rounded_text(double value, int decimals);
 
-/// A length with its unit as typed on the command line or in a field: "3mm", "0.12in", "1.5 cm"; bare numbers are mm.
-[[nodiscard]] std::optional<double> length_mm_from(std::string_view text);
-
 inline constexpr double kMmPerInch = 25.4;
 
 }  // namespace dotlane

@@ -324,7 +324,7 @@ TEST_CASE("by tool, every mat sees the tools that are loaded before these change
   CHECK(fewer_tools > 0);
 }
 
-TEST_CASE("a fill whose angle counts on the mat is said where its part lies turned, and turned back by its fix") {
+TEST_CASE("a fill whose angle counts on the mat is made for how its part lies, and said where steps follow it") {
   Project p = project_of(R"(<path id="box" d="M20 20 h60 v40 h-60 z"/>)");
   p = *add_step(p, 1,
                 Step{0, "fill", true, {{"angle", 20.0}, {"angle-from", std::string("mat")}, {"spacing", 2.0}}, {}, {}});
@@ -352,6 +352,10 @@ TEST_CASE("a fill whose angle counts on the mat is said where its part lies turn
   CHECK_FALSE(said());
   CHECK(stroke_angle() == Approx(20));
   l.put(0, {150, 150}, 40);  // 30 degrees from how it stands in the figure
+  CHECK_FALSE(said());
+  CHECK(stroke_angle() == Approx(20));
+  // Steps that follow it work on the figure's strokes: those turn along.
+  l.p = *add_step(l.p, 1, Step{0, "scale", true, {{"to", std::string("percent")}}, {}, {}}), l.follow();
   REQUIRE(said());
   CHECK(stroke_angle() == Approx(50));
   CHECK(figure(*said(), "angle") == Approx(50));
@@ -359,6 +363,49 @@ TEST_CASE("a fill whose angle counts on the mat is said where its part lies turn
   l.p = apply_fix(l.p, l.d.drawing, *said(), said()->fixes.front()), l.follow();
   CHECK_FALSE(said());
   CHECK(stroke_angle() == Approx(20));
+}
+
+TEST_CASE("every part of a piece is filled as it lies, copies too, within its own edge") {
+  // A square and a disc of one piece, filled alike; each is made twice.
+  Project p = project_of(
+      R"(<g stroke="#222222"><path id="both" d="M20 20 h40 v40 h-40 z M80 40 a20 20 0 1 0 40 0 a20 20 0 1 0 -40 0 z"/></g>)");
+  const Values values{{"angle", 20.0},
+                      {"angle-from", std::string("mat")},
+                      {"spacing", 1.0},
+                      {"inset", 0.5},
+                      {"second", std::string("turned")}};
+  p = *add_step(p, 1, Step{0, "fill", true, values, {}, {}});
+  Laid l(p);
+  REQUIRE(l.d.layout.parts.size() == 2);
+  l.put(0, {60, 60}, 33), l.put(1, {160, 160}, -71);
+  l.edit([](const Project& q, const Drawing& d, const Layout& layout) { return set_copies(q, d, layout, {0}, 2); });
+  l.edit([&](const Project& q, const Drawing& d, const Layout& layout) {
+    return set_place(q, d, layout, 0, {2, q.sheets[0].id, 120, {60, 160}, false});
+  });
+  std::set<std::size_t> filled;
+  for (const auto& sheet : l.d.layout.sheets) {
+    for (const auto& laid : sheet.pieces) {
+      CHECK(laid.filled_anew);
+      const DrawnPiece& piece = *laid.drawn;
+      for (std::size_t i = 0; i < piece.piece->lines.size(); ++i) {
+        const Line& line = piece.piece->lines[i];
+        REQUIRE(line.path->contours.size() == (*laid.laid)[i].size());
+        for (std::size_t c = 0; c < line.path->contours.size(); ++c) {
+          if (line.coat == 0) continue;
+          const auto points = piece.course(i, c).points;
+          REQUIRE(points.size() == 2);
+          const Vec v = points[1] - points[0];
+          const double angle = std::atan2(-v.y, v.x) * 180 / std::numbers::pi;
+          CHECK(std::abs(std::remainder(angle - (line.coat == 1 ? 20 : 110), 180)) < 0.01);
+          filled.insert((*laid.laid)[i][c]);
+          const LaidPart& part = l.d.layout.laid[(*laid.laid)[i][c]];
+          const Region body = offset(transformed(l.d.layout.parts[part.part].body(), part.map), -0.5 + 0.02);
+          for (const Vec q : points) CHECK(encloses(body, q));
+        }
+      }
+    }
+  }
+  CHECK(filled.size() == 3);
 }
 
 TEST_CASE("a mirrored job is packed onto a scrap as it will lie under the tools") {

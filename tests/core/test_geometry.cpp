@@ -111,14 +111,7 @@ TEST_CASE("path data errors name the place") {
   }
 }
 
-TEST_CASE("typed lengths") {
-  CHECK(*length_mm_from("3mm") == Approx(3));
-  CHECK(*length_mm_from(" 0.12 in") == Approx(3.048));
-  CHECK(*length_mm_from("1.5cm") == Approx(15));
-  CHECK(*length_mm_from("36pt") == Approx(12.7));
-  CHECK(*length_mm_from("7") == Approx(7));
-  CHECK_FALSE(length_mm_from("3 furlongs"));
-  CHECK_FALSE(length_mm_from(""));
+TEST_CASE("numbers are written without trailing zeros") {
   CHECK(rounded_text(-0.0001, 2) == "0");
   CHECK(rounded_text(12.500, 3) == "12.5");
 }

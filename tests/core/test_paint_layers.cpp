@@ -18,7 +18,7 @@ Region square(double x, double y, double side) { return region_of(Box::of(x, y, 
 
 }  // namespace
 
-TEST_CASE("a plate fills the holes that later paint covers, and no others; areas in closed form") {
+TEST_CASE("a plate fills the holes that later paint covers, and no others") {
   using Under = PlateOptions::Under;
   const Region frame = subtract(square(0, 0, 60), unite({square(10, 10, 20), square(35, 35, 10)}));
   const std::vector<Region> picture{frame, square(10, 10, 20)};

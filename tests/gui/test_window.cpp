@@ -2,6 +2,7 @@
 #include <QComboBox>
 #include <QMimeData>
 #include <QTimer>
+#include <QToolTip>
 #include <QTreeView>
 #include <set>
 
@@ -74,6 +75,43 @@ TEST_CASE("typing a width resizes live, keeps proportions, takes other units, an
   o.undo();
   o.undo();
   CHECK_FALSE(o.session().canUndo());
+}
+
+TEST_CASE("fields take fractions and sums, and say what they cannot read") {
+  Opened o;
+  o.pick({{o.piece("Lighthouse").id, ""}});
+  o.session().settle();
+  auto* field = o.find<NumberField>("widthField");
+  QLineEdit* edit = field->editor();
+  const auto typed = [&](const char* text) {
+    edit->setFocus();
+    edit->selectAll();
+    QTest::keyClicks(edit, QString::fromUtf8(text));
+  };
+  typed("1 1/2 in");
+  QTest::keyClick(edit, Qt::Key_Return);
+  o.session().settle();
+  CHECK(o.bounds("Lighthouse").width() == Approx(38.1).margin(1e-6));
+  typed("12.7 mm + 3");
+  QTest::keyClick(edit, Qt::Key_Return);
+  o.session().settle();
+  CHECK(o.bounds("Lighthouse").width() == Approx(15.7).margin(1e-6));
+  // While it is typed nothing is said; after a pause, or at once by Enter, it is.
+  typed("3 furlongs");
+  CHECK(edit->property("wrong").toBool());
+  CHECK_FALSE(QToolTip::isVisible());
+  wait_for([] { return QToolTip::isVisible(); });
+  CHECK(QToolTip::text().contains(QStringLiteral("furlongs")));
+  CHECK(edit->accessibleDescription().contains(QStringLiteral("furlongs")));
+  typed("20");
+  CHECK_FALSE(edit->property("wrong").toBool());
+  CHECK(edit->accessibleDescription().isEmpty());
+  typed("99999");
+  QTest::keyClick(edit, Qt::Key_Return);
+  CHECK(QToolTip::text().contains(QStringLiteral("At most")));
+  o.session().settle();
+  CHECK(o.bounds("Lighthouse").width() < 1000);
+  QToolTip::hideText();
 }
 
 TEST_CASE("arrow keys nudge by 1, 10 and 0.1 mm, letters give roles") {

@@ -5,11 +5,17 @@
 #include <QLocale>
 #include <QMouseEvent>
 #include <QStyle>
+#include <QToolTip>
 
 #include "app/style.hpp"
 #include "app/units.hpp"
 
 namespace dotlane {
+namespace {
+
+constexpr int kPatience = 800;  // ms after the last key before a hint comes
+
+}  // namespace
 
 NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const QString& unit, int decimals)
     : QWidget(parent),
@@ -39,17 +45,33 @@ NumberField::NumberField(const QString& name, Kind kind, QWidget* parent, const 
   unit_label_->setToolTip(tr("Drag sideways to change the number; Shift for large steps, Alt for small ones"));
   unit_label_->installEventFilter(this);
   connect(edit_, &QLineEdit::textEdited, this, [this] {
-    const auto v = parsed();
+    hint_.clear();
+    const auto v = parsed(hint_);
     markWrong(!v);
-    if (!v) return;
-    value_ = *v;
-    emit edited(*v);
+    edit_->setAccessibleDescription(hint_);
+    if (v) {
+      QToolTip::hideText();
+      value_ = *v;
+      emit edited(*v);
+    } else {
+      hint_later_.start();  // half a fraction is no fault yet
+    }
   });
+  hint_later_.setSingleShot(true);
+  hint_later_.setInterval(kPatience);
+  connect(&hint_later_, &QTimer::timeout, this, &NumberField::showHint);
   connect(edit_, &QLineEdit::editingFinished, this, [this] {
+    if (edit_->property("wrong").toBool()) showHint();
     render();
     markWrong(false);
     emit committed();
   });
+}
+
+void NumberField::showHint() {
+  hint_later_.stop();
+  if (!hint_.isEmpty() && edit_->property("wrong").toBool())
+    QToolTip::showText(edit_->mapToGlobal(QPoint(0, edit_->height())), hint_, edit_);
 }
 
 void NumberField::setFigure() {
@@ -84,18 +106,17 @@ void NumberField::setValue(double value, LengthUnit unit) {
   render();
 }
 
-std::optional<double> NumberField::parsed() const {
-  std::optional<double> v;
+std::optional<double> NumberField::parsed(QString& hint) const {
   if (!zero_.isEmpty() && edit_->text().trimmed() == zero_) return 0;
-  if (kind_ == Kind::length) {
-    v = parse_length(edit_->text(), unit_);
-  } else {
-    bool ok = false;
-    const double d = QLocale().toDouble(edit_->text(), &ok);
-    if (ok) v = d;
-  }
-  if (!v || *v < low_ || *v > high_) return std::nullopt;
-  return v;
+  const bool length = kind_ == Kind::length;
+  const auto v = length ? parse_length(edit_->text(), unit_, &hint) : parse_number(edit_->text(), unit_text_, &hint);
+  if (!v || (*v >= low_ && *v <= high_)) return v;
+  const auto limit = [&](double mm) {
+    return length ? length_number(mm, unit_, decimals_) + QChar(0xA0) + unit_word(unit_) + unit_text_
+                  : QLocale().toString(mm, 'f', decimals_) + unit_text_;
+  };
+  hint = *v < low_ ? tr("At least %1.").arg(limit(low_)) : tr("At most %1.").arg(limit(high_));
+  return std::nullopt;
 }
 
 void NumberField::markWrong(bool wrong) {

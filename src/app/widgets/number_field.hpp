@@ -3,6 +3,7 @@
 
 #include <QLabel>
 #include <QLineEdit>
+#include <QTimer>
 #include <QWidget>
 #include <functional>
 #include <optional>
@@ -39,13 +40,15 @@ class NumberField : public QWidget {
   bool eventFilter(QObject* watched, QEvent* event) override;
 
  private:
-  [[nodiscard]] std::optional<double> parsed() const;
+  /// What is typed, if it may stand there; else `hint` says why not.
+  [[nodiscard]] std::optional<double> parsed(QString& hint) const;
   [[nodiscard]] QString shown(double value) const;
   /// Number and unit as they read now.
   void render();
   /// By an arrow key.
   [[nodiscard]] double step() const;
   void markWrong(bool wrong);
+  void showHint();
   /// Dragging the unit sideways changes the number.
   bool dragUnit(QEvent* event);
 
@@ -57,7 +60,8 @@ class NumberField : public QWidget {
   std::optional<double> drag_from_;
   QLineEdit* edit_;
   QLabel* unit_label_;
-  QString zero_;
+  QString zero_, hint_;
+  QTimer hint_later_;
 };
 
 }  // namespace dotlane

@@ -220,16 +220,28 @@ class LayoutChecker {
     }
   }
 
-  /// A fill whose angle counts on the mat is made for the figure: it turns along with its part.
+  /// Where steps follow a fill whose angle counts on the mat, that is made for the figure and turns along with its
+  /// part.
   void fills() {
+    std::set<std::pair<int, std::size_t>> anew;  // mostly strokes were made for how they lie
+    for (const auto& sheet : layout_.sheets) {
+      for (const auto& piece : sheet.pieces) {
+        if (!piece.filled_anew) continue;
+        for (const auto& line : *piece.laid) {
+          for (const std::size_t k : line) anew.insert({piece.drawn->piece->id, k});
+        }
+      }
+    }
     std::map<int, std::vector<std::pair<double, std::size_t>>> turned;  // by piece: how far, and which
     for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
       const LaidPart& laid = layout_.laid[k];
       if (laid.drawn || laid.sheet == 0) continue;
-      const double by = std::remainder(std::atan2(-laid.map.b, laid.map.a) * 180 / std::numbers::pi, 180.0);
+      const double by = std::remainder(turn_of(laid.map), 180.0);
       std::set<int> pieces;
       for (const auto& at : part_of(k).lines) pieces.insert(at.piece);
-      for (const int piece : pieces) turned[piece].emplace_back(by, k);
+      for (const int piece : pieces) {
+        if (!anew.contains({piece, k})) turned[piece].emplace_back(by, k);
+      }
     }
     for (const auto& entry : turned) {
       const int id = entry.first;
@@ -258,7 +270,7 @@ class LayoutChecker {
         const LaidPart& laid = layout_.laid[far->second];
         const DrawnPiece* drawn = find_drawn(drawing_, id);
         const Affine frame = laid.map * frame_of(drawn->map).to_figure;
-        const double settled = upright(take.number("angle") - std::atan2(-frame.b, frame.a) * 180 / std::numbers::pi);
+        const double settled = upright(take.number("angle") - turn_of(frame));
         Fix fix{
             Fix::Kind::change_step, {"fix-angle-piece", {{"angle", upright(take.number("angle"))}}}, "", 0, {{id, ""}}};
         fix.step = Step{step.id, step.kind, true, {{"angle-from", std::string("piece")}, {"angle", settled}}, {}, {}};

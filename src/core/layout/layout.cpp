@@ -1,8 +1,11 @@
 #include "core/layout/layout.hpp"
 
 #include <algorithm>
+#include <cmath>
 #include <map>
 #include <set>
+
+#include "core/layout/fill_anew.hpp"
 
 namespace dotlane {
 namespace {
@@ -36,8 +39,36 @@ std::vector<T> here(const std::vector<T>& contours, const std::vector<std::size_
   return out;
 }
 
+/// Fills of a part that is turned, with their strokes as they are to lie on the mat; `drawn` and its numbers hold the
+/// part's contours alone. Whether there are such.
+bool fill_as_it_lies(DrawnPiece& drawn, FlatPiece& flat, const DrawnPiece& piece, const Affine& map, std::size_t laid,
+                     const Numbers& before, Numbers& numbers) {
+  if (std::abs(std::remainder(turn_of(map), 360)) < 1e-9 || !follows_the_mat(piece)) return false;
+  std::vector<std::vector<bool>> there;
+  for (const auto& line : before) {
+    auto& row = there.emplace_back();
+    for (const std::size_t n : line) row.push_back(n != kElsewhere);
+  }
+  const auto anew = filled_anew(piece, there, turn_of(map));
+  if (!anew) return false;
+  drawn.piece.edit([&](Piece& p) {
+    for (const auto& line : *anew) {
+      p.lines[line.line].path = line.path;
+      flat.lines[line.line] = {line.polylines, {}, line.bounds};
+      numbers[line.line].assign(line.polylines->size(), laid);
+    }
+  });
+  flat.segments = 0, flat.bounds = {};
+  for (const auto& line : flat.lines) {
+    for (const auto& polyline : *line.polylines) flat.segments += std::max<std::size_t>(polyline.points.size(), 2) - 1;
+    flat.bounds.add(line.bounds);
+  }
+  return true;
+}
+
+/// `laid`: the one part that lies there, or npos where several do, as drawn.
 LaidPiece laid_piece(const std::shared_ptr<const DrawnPiece>& piece, std::size_t layer, Numbers numbers,
-                     const Affine& map) {
+                     const Affine& map, std::size_t laid) {
   const bool whole = std::all_of(numbers.begin(), numbers.end(), [](const auto& line) {
     return std::find(line.begin(), line.end(), kElsewhere) == line.end();
   });
@@ -45,8 +76,10 @@ LaidPiece laid_piece(const std::shared_ptr<const DrawnPiece>& piece, std::size_t
   if (!whole || !(map == Affine{})) {
     auto drawn = std::make_shared<DrawnPiece>(*piece);
     drawn->map = map * drawn->map;
+    const Numbers before = numbers;
+    auto flat = std::make_shared<FlatPiece>(*piece->flat);
     if (!whole) {
-      auto flat = std::make_shared<FlatPiece>();
+      *flat = {};
       const Shared<Path> no_path;
       const Shared<std::vector<Polyline>> nothing;
       drawn->piece.edit([&](Piece& p) {
@@ -69,9 +102,10 @@ LaidPiece laid_piece(const std::shared_ptr<const DrawnPiece>& piece, std::size_t
           flat->bounds.add(line.bounds);
         }
       });
-      drawn->flat = std::move(flat);
       for (auto& line : numbers) std::erase(line, kElsewhere);
     }
+    if (laid != npos) out.filled_anew = fill_as_it_lies(*drawn, *flat, *piece, map, laid, before, numbers);
+    drawn->flat = std::move(flat);
     find_bounds(*drawn);
     out.drawn = std::move(drawn);
   }
@@ -192,7 +226,8 @@ class Laying {
       }
       for (auto& [group, numbers] : groups)
         out.push_back(laid_piece(piece, layer, std::move(numbers),
-                                 group == 0 ? through_window(sheet) : out_.laid[group - 1].map));
+                                 group == 0 ? through_window(sheet) : out_.laid[group - 1].map,
+                                 group == 0 ? npos : group - 1));
     }
     return out;
   }

@@ -26,6 +26,7 @@ struct LaidPiece {
   std::size_t layer = 0;  ///< index of the piece in the drawing
   /// For each contour of each line the index in Layout::laid; npos for what belongs to no part, as guides.
   std::shared_ptr<const std::vector<std::vector<std::size_t>>> laid;
+  bool filled_anew = false;  ///< its fill's angle counts on the mat, and was made for how it lies there
 };
 
 struct LaidSheet {

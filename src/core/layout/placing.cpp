@@ -16,8 +16,6 @@ Affine frame_in_figure(const Drawing& drawing, const Part& part) {
   return frame_of(find_drawn(drawing, part.key.piece)->map).to_figure;
 }
 
-double turn_of(const Affine& m) { return std::atan2(-m.b, m.a) * 180 / std::numbers::pi; }
-
 /// How little a part is like what is remembered: distance in sizes of the part, and the ratio of areas.
 double unlikeness(Vec centre, double area, double size, const PartRecord& record) {
   const double ratio = (area + 1) / (record.area_mm2 + 1);
@@ -25,6 +23,8 @@ double unlikeness(Vec centre, double area, double size, const PartRecord& record
 }
 
 }  // namespace
+
+double turn_of(const Affine& m) { return std::atan2(-m.b, m.a) * 180 / std::numbers::pi; }
 
 Affine map_of(const Drawing& drawing, const Part& part, const Place& place, const Sheet& sheet) {
   const double turn = place.turn_deg - turn_of(frame_in_figure(drawing, part));

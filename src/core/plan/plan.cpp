@@ -52,7 +52,9 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
     const Stock* stock = find_stock(project, placed.sheet.stock);
     if (!stock) continue;
     const double flip = placed.sheet.area.x0 + placed.sheet.area.x1;
-    for (const auto& [piece, layer, laid] : placed.pieces) {
+    for (const auto& there : placed.pieces) {
+      const auto& piece = there.drawn;
+      const auto& laid = *there.laid;
       for (std::size_t i = 0; i < piece->piece->lines.size(); ++i) {
         const auto polylines = piece->flat->lines[i].polylines.handle();
         if (polylines->empty()) continue;
@@ -70,7 +72,7 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                           placed.sheet.id,
                           repeats,
                           line.stroke_by_stroke && repeats > 1};
-        const std::vector<std::size_t>& copy_of = (*laid)[i];
+        const std::vector<std::size_t>& copy_of = laid[i];
         const auto now = [&](std::size_t c) { return copy_of[c] == npos || !layout.laid[copy_of[c]].not_now; };
         Batch& batch = batches[group];
         if (batch.first.empty() && batch.second.empty()) {
@@ -93,7 +95,7 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           if (!now(c)) continue;
           Batch::Coat& coat = line.coat == 2 ? batch.second : batch.first;
           coat.courses.push_back({std::shared_ptr<const Polyline>(polylines, &(*polylines)[c]), onto_mat});
-          coat.origin.push_back({piece->piece->id, i, (*laid)[i][c]});
+          coat.origin.push_back({piece->piece->id, i, laid[i][c]});
         }
       }
     }

@@ -37,26 +37,6 @@ double vertices_of_insets(const Region& region, const FillOptions& o) {
   return (1 + half_width / o.spacing) * static_cast<double>(vertices_in(region));
 }
 
-Line with_strokes(const Line& like, const Strokes& strokes, bool curved) {
-  Line out = like;
-  Path path;
-  path.contours.reserve(strokes.size());
-  for (std::size_t i = 0; i < strokes.size(); ++i) {
-    const auto points = strokes[i];
-    if (curved) {  // many short chords: curves put back within half a micrometre
-      path.contours.push_back(refit(Polyline{{points.begin(), points.end()}, points.front() == points.back()}, 5e-4));
-      continue;
-    }
-    auto& contour = path.contours.emplace_back(Contour{points.front(), {}, false});
-    contour.segments.reserve(points.size());
-    for (std::size_t k = points.size() > 1 ? 1 : 0; k < points.size(); ++k)
-      contour.segments.push_back(Segment::line(points[k]));
-  }
-  out.path = std::move(path);
-  out.dashed = out.filled = false;
-  return out;
-}
-
 }  // namespace
 
 FillOptions fill_options(const Reading& take, double turned) {
@@ -93,6 +73,23 @@ Values values_of(const FillOptions& o, double turned) {
   return out;
 }
 
+Path stroke_path(const Strokes& strokes, bool curved) {
+  Path path;
+  path.contours.reserve(strokes.size());
+  for (std::size_t i = 0; i < strokes.size(); ++i) {
+    const auto points = strokes[i];
+    if (curved) {  // many short chords: curves put back within half a micrometre
+      path.contours.push_back(refit(Polyline{{points.begin(), points.end()}, points.front() == points.back()}, 5e-4));
+      continue;
+    }
+    auto& contour = path.contours.emplace_back(Contour{points.front(), {}, false});
+    contour.segments.reserve(points.size());
+    for (std::size_t k = points.size() > 1 ? 1 : 0; k < points.size(); ++k)
+      contour.segments.push_back(Segment::line(points[k]));
+  }
+  return path;
+}
+
 std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
   const Reading& take = call.take;
   const bool between = take.is("what", "between");
@@ -114,6 +111,7 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
   }
   if (made->open > 0) call.outcome.trouble = {{"fill-some-open", {{"lines", static_cast<double>(made->open)}}}};
   made->options = fill_options(take, call.inputs.turned);
+  made->on_mat = take.is("angle-from", "mat");
   if (call.inputs.most_strokes > 0) {
     // A first impression: wider spacing, but the same pattern.
     const bool spots = made->options.pattern == FillPattern::dots || made->options.pattern == FillPattern::stipple;
@@ -146,7 +144,9 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
       call.outcome.trouble = {{"fill-refused", {{"why", done.error().message}}}};
       return lines;
     }
-    Line line = with_strokes(like, *done, curved);
+    Line line = like;
+    line.path = stroke_path(*done, curved);
+    line.dashed = line.filled = false;
     line.id = made_id(like.id, call.step.id, coat == 0 ? 0 : 2);
     line.role = role;
     if (role != like.role) line.tool.clear();

@@ -22,6 +22,7 @@ struct FillMade {
   };
   std::vector<Part> parts;  ///< of the region, as parts_of() takes it apart
   std::size_t open = 0;     ///< contours that are open and stay unfilled
+  bool on_mat = false;      ///< the angle counts on the mat, wherever its part comes to lie there
   bool coarse = false;      ///< fewer strokes than asked for, shown while all are worked out
 
   [[nodiscard]] Strokes all() const {
@@ -42,6 +43,9 @@ struct FillMade {
   mutable std::mutex mutex_;
   mutable std::map<double, Coverage> coverage_;
 };
+
+/// The strokes as a path, a contour for each. Of those that follow outlines, with curves put back.
+[[nodiscard]] Path stroke_path(const Strokes& strokes, bool curved);
 
 /// The values of a fill step; `turned` is how far its piece is turned on the mat.
 [[nodiscard]] FillOptions fill_options(const Reading& take, double turned);
