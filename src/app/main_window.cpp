@@ -93,6 +93,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
 
   addFileActions();
   shapes_ = new ShapeActions(session_, actions_, *notice_, this);
+  copies_ = new CopyActions(
+      session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
   lettering_ = new LetteringActions(session_, *typing_, actions_, *notice_, this);
   recipe_->useLettering(lettering_->desk());
   connect(lettering_, &LetteringActions::made, this, [this] {
@@ -297,17 +299,6 @@ void MainWindow::addEditActions() {
     session_.select(std::move(all));
   });
   actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete), [this] { shapes_->remove(); });
-  actions_.add("duplicate", tr("Duplicate the piece"), Qt::CTRL | Qt::Key_D, [this] {
-    Project next = session_.project();
-    std::vector<LineRef> copies;
-    for (const int piece : session_.selectedPieces()) {
-      int id = 0;
-      next = duplicate_piece(std::move(next), piece, &id);
-      copies.push_back({id, ""});
-    }
-    session_.commit(std::move(next), tr("Duplicate"));
-    session_.select(std::move(copies));
-  });
   actions_.add("bring-onto-mat", tr("Bring onto the mat"), Qt::CTRL | Qt::Key_B, [this] {
     std::vector<int> ids = session_.selectedPieces();
     if (ids.empty()) {
@@ -411,8 +402,8 @@ void MainWindow::updateActions() {
   redo->setEnabled(session_.canRedo());
   redo->setText(session_.canRedo() ? tr("Redo: %1").arg(session_.redoLabel()) : tr("Redo"));
   const bool any = !session_.selection().empty(), some = !session_.project().pieces.empty();
-  for (const char* id : {"delete", "duplicate", "split-layers", "layer-up", "layer-down", "same-color",
-                         "zoom-selection", "mirror-across", "mirror-down"})
+  for (const char* id : {"delete", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection",
+                         "mirror-across", "mirror-down"})
     enable(id, any);
   enable("pick-contours", session_.selectedPieces().size() == 1);
   enable("pick-bridges",
@@ -420,6 +411,7 @@ void MainWindow::updateActions() {
   for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
   shapes_->update();
+  copies_->update();
   lettering_->update();
   enable("run-start", some && !run_->active());
   enable("run-cancel", run_->active());

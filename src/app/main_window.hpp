@@ -6,6 +6,7 @@
 
 #include "app/actions.hpp"
 #include "app/bench/bench.hpp"
+#include "app/copy_actions.hpp"
 #include "app/lanes.hpp"
 #include "app/ledger/ledger.hpp"
 #include "app/lettering/lettering_actions.hpp"
@@ -80,6 +81,7 @@ class MainWindow : public QMainWindow {
   QStackedWidget *ledgers_, *tables_;
   Notice* notice_;
   ShapeActions* shapes_ = nullptr;
+  CopyActions* copies_ = nullptr;
   LetteringActions* lettering_ = nullptr;
   class RecipePanel* recipe_;
   QStackedWidget* panels_;

@@ -266,17 +266,6 @@ void ShapeActions::addArrangeActions() {
   });
   actions_.add("ungroup", tr("Take the pieces out of their group"), Qt::CTRL | Qt::SHIFT | Qt::Key_G,
                [this] { session_.commit(ungroup_pieces(session_.project(), selected()), tr("Ungroup")); });
-  actions_.add("duplicate-in-place", tr("Duplicate the piece in place"), Qt::CTRL | Qt::ALT | Qt::Key_D, [this] {
-    Project next = session_.project();
-    std::vector<LineRef> copies;
-    for (const int piece : selected()) {
-      int id = 0;
-      next = duplicate_piece(std::move(next), piece, &id, {0, 0});
-      copies.push_back({id, ""});
-    }
-    session_.commit(std::move(next), tr("Duplicate in place"));
-    session_.select(std::move(copies));
-  });
   actions_.add("colors-to-stock", tr("Split by colour onto matching stock"), Qt::CTRL | Qt::ALT | Qt::Key_C, [this] {
     session_.editDrawn(
         [ids = selected()](Project next, const Drawing& drawing) {
@@ -340,8 +329,8 @@ void ShapeActions::update() {
   for (const auto& kind : step_kinds()) {
     if (QAction* action = actions_.find(QStringLiteral("step-") + qs(kind.kind))) action->setEnabled(any);
   }
-  for (const char* id : {"freeze", "outline-behind", "placement-template", "paint-layers", "helper", "ungroup",
-                         "duplicate-in-place", "colors-to-stock"})
+  for (const char* id :
+       {"freeze", "outline-behind", "placement-template", "paint-layers", "helper", "ungroup", "colors-to-stock"})
     enable(id, any);
   for (const char* id :
        {"combine-join", "combine-cut-away", "combine-overlap", "combine-divide", "align-left", "align-centre",
