@@ -300,7 +300,7 @@ TEST_CASE("grain arrows lie within their shapes, along the grain, as long as ask
     const double angle = chance.between(-180, 180);
     step.values["angle"] = angle;
     if (chance.coin()) step.values["length"] = chance.between(1, 200);
-    p = add_step(std::move(p), p.pieces[0]->id, step).value();
+    p = add_step(p, p.pieces[0]->id, step).value();
     const Drawing d = drawn(p);
     const auto& lines = d.pieces[0]->piece->lines;
     REQUIRE(lines.size() >= 2);

@@ -78,7 +78,7 @@ TEST_CASE("a picture in three paints becomes three plates that follow it and lie
     add_drawing(p, more);
   const std::vector<int> masters{p.pieces[0]->id, p.pieces[1]->id, p.pieces[2]->id};
   std::vector<int> made;
-  p = add_paint_layers(std::move(p), drawn(p), masters, &made);
+  p = add_paint_layers(p, drawn(p), masters, &made);
   REQUIRE(made.size() == 3);
   for (const int id : masters) CHECK(find_piece(p, id)->helper);
   const Drawing d = drawn(p);

@@ -47,7 +47,7 @@ TEST_CASE("pieces are copied, pasted beside and in place, and cut, each undone a
   CHECK(find_piece(o.project(), house));
 }
 
-TEST_CASE("what one window copies another pastes, with its stocks; other programs get and give SVG") {
+TEST_CASE("what one window copies another pastes, with its stocks, and other programs get and give SVG") {
   Opened one(demo(QStringLiteral("fish-pennant")));
   one.session().settle();
   QGuiApplication::clipboard()->clear();

@@ -14,6 +14,7 @@ namespace dotlane {
 namespace {
 
 constexpr std::size_t kMostLookedAt = 8000;  // beyond this a stencil is not looked at: that takes two seconds by then
+constexpr std::size_t kMostRounded = 2000;   // with more, rounder corners are not tried: that takes as long again
 constexpr std::size_t kMostTongues = 4;      // that get a finding of their own
 
 struct Looked {
@@ -50,7 +51,7 @@ std::shared_ptr<const Looked> looked_at(const std::shared_ptr<const DrawnPiece>&
   auto out = std::make_shared<Looked>();
   out->openings = openings_of(*piece);
   out->strength = strength_of(out->openings, limits);
-  if (out->strength.neck) {
+  if (out->strength.neck && piece->flat->segments <= kMostRounded) {
     for (const double radius : {limits.neck, 2 * limits.neck}) {
       if (strength_of(rounded_openings(*piece, radius), limits).neck) continue;
       out->rounded = radius;
