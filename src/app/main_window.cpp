@@ -18,6 +18,7 @@
 #include "app/sheets/shelf_card.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "core/project/alike.hpp"
 #include "core/project/edit.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "render/job_export.hpp"
@@ -319,22 +320,22 @@ void MainWindow::addEditActions() {
   };
   actions_.add("layer-up", tr("Move the piece one layer up"), Qt::CTRL | Qt::Key_Up, [shift] { shift(-1); });
   actions_.add("layer-down", tr("Move the piece one layer down"), Qt::CTRL | Qt::Key_Down, [shift] { shift(1); });
-  actions_.add("same-color", tr("Select all lines of this colour"), Qt::CTRL | Qt::Key_J, [this] {
-    const auto picked = session_.selectedLines();
-    const std::set<LineRef> wanted(picked.begin(), picked.end());
-    std::set<Color> colors;
-    for (const auto& piece : session_.drawing().pieces) {
-      for (const auto& line : piece->piece->lines) {
-        if (wanted.contains({piece->piece->id, line.id})) colors.insert(line.color);
-      }
-    }
-    std::vector<LineRef> lines;
-    for (const Color color : colors) {
-      const auto same = lines_of_color(session_.drawing(), color);
-      lines.insert(lines.end(), same.begin(), same.end());
-    }
-    session_.select(std::move(lines));
-  });
+  const auto then = [](Qt::Key key) {
+    return QKeySequence(QKeyCombination(Qt::ALT, Qt::Key_E), QKeyCombination(Qt::NoModifier, key));
+  };
+  for (const auto& [id, text, keys, how] :
+       {std::tuple{"same-color", tr("Select all lines of this colour"), QKeySequence(Qt::CTRL | Qt::Key_J),
+                   Alike::color},
+        std::tuple{"same-role", tr("Select all lines of this role"), then(Qt::Key_R), Alike::role},
+        std::tuple{"same-tool", tr("Select all lines of this tool"), then(Qt::Key_T), Alike::tool},
+        std::tuple{"same-stock", tr("Select all pieces of this stock"), then(Qt::Key_S), Alike::stock},
+        std::tuple{"same-size", tr("Select all pieces as large as this, however they lie"), then(Qt::Key_Z),
+                   Alike::size}}) {
+    actions_.add(QString::fromLatin1(id), text, keys,
+                 [this, h = how] { session_.select(alike(session_.drawing(), session_.selection(), h)); });
+  }
+  actions_.add("select-others", tr("Select all that is not selected"), then(Qt::Key_O),
+               [this] { session_.select(all_but(session_.drawing(), session_.selection())); });
   actions_.add("confirm-roles", tr("Confirm all guessed roles"), Qt::CTRL | Qt::Key_K, [this] {
     Project next = session_.project();
     for (const auto& piece : session_.project().pieces)
@@ -402,13 +403,14 @@ void MainWindow::updateActions() {
   redo->setEnabled(session_.canRedo());
   redo->setText(session_.canRedo() ? tr("Redo: %1").arg(session_.redoLabel()) : tr("Redo"));
   const bool any = !session_.selection().empty(), some = !session_.project().pieces.empty();
-  for (const char* id : {"delete", "split-layers", "layer-up", "layer-down", "same-color", "zoom-selection",
-                         "mirror-across", "mirror-down"})
+  for (const char* id : {"delete", "split-layers", "layer-up", "layer-down", "same-color", "same-role", "same-tool",
+                         "same-stock", "same-size", "zoom-selection", "mirror-across", "mirror-down"})
     enable(id, any);
   enable("pick-contours", session_.selectedPieces().size() == 1);
   enable("pick-bridges",
          session_.selectedPieces().size() == 1 && has_bridges(session_.project(), session_.selectedPieces().front()));
-  for (const char* id : {"bring-onto-mat", "select-all", "confirm-roles", "export", "mirror"}) enable(id, some);
+  for (const char* id : {"bring-onto-mat", "select-all", "select-others", "confirm-roles", "export", "mirror"})
+    enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
   shapes_->update();
   copies_->update();

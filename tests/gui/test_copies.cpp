@@ -108,4 +108,27 @@ TEST_CASE("again repeats the last copy as it was moved") {
   CHECK(o.project().pieces.size() == 4);
 }
 
+TEST_CASE("what is like the selection is selected by two keys") {
+  Opened o(new_project("alike"));
+  run(o, "shape-star");
+  const int star = o.session().selectedPieces().front();
+  run(o, "duplicate");
+  const int copy = o.session().selectedPieces().front();
+  run(o, "shape-heart");
+  const int heart = o.session().selectedPieces().front();
+  o.session().settle();
+  o.pick({{star, ""}});
+  run(o, "same-size");
+  CHECK(o.session().selectedPieces().size() == 2);
+  run(o, "select-others");
+  CHECK(o.session().selectedPieces() == std::vector<int>{heart});
+  run(o, "same-role");
+  CHECK(o.session().selectedPieces().size() == 3);
+  run(o, "same-stock");
+  CHECK(o.session().selectedPieces().size() == 3);
+  o.pick({{copy, ""}});
+  run(o, "same-tool");
+  CHECK(o.session().selectedPieces().size() == 3);
+}
+
 }  // namespace dotlane::test
