@@ -68,10 +68,15 @@ class Monkey {
           o_.session().select({{pieces[static_cast<std::size_t>(any(static_cast<int>(pieces.size())))]->id, ""}});
       }
     }
+    // What it copies over and over only takes time: projects of many pieces are tried elsewhere.
+    if (o_.project().pieces.size() > kMostPieces && o_.session().canUndo())
+      QTest::keySequence(o_.table(), QKeySequence(QKeySequence::Undo));
     QCoreApplication::processEvents();
   }
 
  private:
+  static constexpr std::size_t kMostPieces = 20;
+
   int any(int below) { return static_cast<int>(random_() % static_cast<unsigned>(below)); }
   QPoint place() { return {any(o_.table()->width()), any(o_.table()->height())}; }
   Qt::KeyboardModifiers keys() {
