@@ -5,6 +5,7 @@
 #include <QMimeData>
 #include <QPointer>
 #include <QUuid>
+#include <set>
 
 #include "app/units.hpp"
 #include "core/format/project_json.hpp"
@@ -37,10 +38,14 @@ CopyActions::CopyActions(Session& session, Actions& actions, Notice& notice, std
   });
   actions_.add("copy-again", tr("Copy once more, as far, turned and sized as the last copy"),
                Qt::CTRL | Qt::ALT | Qt::Key_A, [this] { again(); });
-  actions_.add("copy", tr("Copy what is selected"), QKeySequence::Copy, [this] { copy(); });
-  actions_.add("cut", tr("Cut what is selected out, to paste it"), QKeySequence::Cut,
-               [this] { copy([this] { remove_(); }); });
+  actions_.add("copy", tr("Copy what is selected"), QKeySequence::Copy, [this] { copy(false); });
+  actions_.add("cut", tr("Cut what is selected out, to paste it"), QKeySequence::Cut, [this] { copy(true); });
   actions_.add("paste", tr("Paste"), QKeySequence::Paste, [this] { paste(false); });
+  // Ids mean other pieces there.
+  connect(&session_, &Session::opened, this, [this] {
+    from_ = QUuid::createUuid().toByteArray();
+    last_.clear();
+  });
   actions_.add("paste-in-place", tr("Paste where it was"), Qt::CTRL | Qt::SHIFT | Qt::Key_V, [this] { paste(true); });
 }
 
@@ -64,36 +69,45 @@ void CopyActions::duplicate(Vec by, const QString& label) {
   session_.select(std::move(copies));
 }
 
-void CopyActions::copy(std::function<void()> then) {
-  const auto ids = session_.selectedPieces();
-  if (ids.empty()) return;
-  session_.whenDerived([this, ids, then = std::move(then)] {
+void CopyActions::copy(bool cut) {
+  const auto selected = session_.selection();
+  if (selected.empty()) return;
+  session_.whenDerived([this, selected, cut] {
     // Drawings of a million strokes take their time to be written.
-    session_.aside(
-        [self = QPointer(this), this, ids, then, derived = session_.derivedHandle()]() -> std::function<void()> {
-          const Project& project = derived->project;
-          auto pieces = std::make_shared<std::string>(to_json(clip_of(project, ids)));
-          auto frozen = std::make_shared<std::string>(to_json(clip_for_others(project, derived->drawing, ids)));
-          Drawing shown;
-          Box around;
-          for (const auto& piece : derived->drawing.pieces) {
-            if (std::find(ids.begin(), ids.end(), piece->piece->id) == ids.end()) continue;
-            shown.pieces.push_back(piece);
-            around.add(piece->bounds);
-          }
-          auto drawing = std::make_shared<std::string>(write_drawing_svg(shown, around, project.name));
-          return [self, this, pieces, frozen, drawing, then] {
-            if (!self) return;
-            auto* mime = new QMimeData;
-            mime->setData(QString::fromLatin1(kPieces), QByteArray::fromStdString(*pieces));
-            mime->setData(QString::fromLatin1(kFrozen), QByteArray::fromStdString(*frozen));
-            mime->setData(QString::fromLatin1(kFrom), from_);
-            mime->setData(QString::fromLatin1(kDrawing), QByteArray::fromStdString(*drawing));
-            QGuiApplication::clipboard()->setMimeData(mime);
-            pastes_ = 0;
-            if (then) then();
-          };
-        });
+    session_.aside([self = QPointer(this), this, selected, cut, from = from_,
+                    derived = session_.derivedHandle()]() -> std::function<void()> {
+      const Project project = with_lines_alone(derived->project, derived->drawing, selected);
+      DrawingCache cache;
+      const Drawing drawing = project == derived->project ? derived->drawing : evaluate(project, cache);
+      std::set<int> unique;
+      for (const auto& ref : selected) unique.insert(ref.piece);
+      const std::vector<int> ids(unique.begin(), unique.end());
+      auto pieces = std::make_shared<std::string>(to_json(clip_of(project, ids)));
+      auto frozen = std::make_shared<std::string>(to_json(clip_for_others(project, drawing, ids)));
+      Drawing shown;
+      Box around;
+      for (const auto& piece : drawing.pieces) {
+        if (!unique.contains(piece->piece->id)) continue;
+        shown.pieces.push_back(piece);
+        around.add(piece->bounds);
+      }
+      auto svg = std::make_shared<std::string>(write_drawing_svg(shown, around, project.name));
+      return [self, this, selected, cut, from, derived, pieces, frozen, svg] {
+        if (!self) return;
+        auto* mime = new QMimeData;
+        mime->setData(QString::fromLatin1(kPieces), QByteArray::fromStdString(*pieces));
+        mime->setData(QString::fromLatin1(kFrozen), QByteArray::fromStdString(*frozen));
+        mime->setData(QString::fromLatin1(kFrom), from);
+        mime->setData(QString::fromLatin1(kDrawing), QByteArray::fromStdString(*svg));
+        QGuiApplication::clipboard()->setMimeData(mime);
+        pastes_ = 0;
+        if (!cut) return;
+        if (!(derived->project == session_.project()))
+          return notice_.say(tr("The project was changed meanwhile; it is copied, and nothing was removed."), true);
+        session_.select(selected);
+        remove_();
+      };
+    });
   });
 }
 

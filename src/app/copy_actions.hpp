@@ -22,7 +22,7 @@ class CopyActions : public QObject {
 
  private:
   void duplicate(Vec by, const QString& label);
-  void copy(std::function<void()> then = {});
+  void copy(bool cut);
   void paste(bool in_place);
   void pasteDrawing(const QByteArray& svg);
   void again();
@@ -31,7 +31,7 @@ class CopyActions : public QObject {
   Actions& actions_;
   Notice& notice_;
   std::function<void()> remove_;
-  QByteArray from_;           // tells the projects of windows apart
+  QByteArray from_;           // tells projects apart, of other windows and those opened before
   int pastes_ = 0;            // of what is on the clipboard
   std::vector<Copied> last_;  // the last copies made
 };

@@ -1,6 +1,7 @@
 #include "cli/stencil.hpp"
 
 #include <algorithm>
+#include <limits>
 
 #include "cli/input.hpp"
 #include "core/format/files.hpp"
@@ -23,8 +24,9 @@ int plates(Options o, bool json) {
   }
   if (wanted) {
     for (const auto word : split(*wanted, ',')) {
-      const auto id = to_number(word);
-      const Piece* piece = id ? find_piece(input.project, static_cast<int>(*id)) : nullptr;
+      const auto id = to_integer(trimmed(word));
+      const bool fits = id && *id > 0 && *id <= std::numeric_limits<int>::max();
+      const Piece* piece = fits ? find_piece(input.project, static_cast<int>(*id)) : nullptr;
       if (!piece) refuse("--pieces wants ids of pieces with commas between them, not \"" + *wanted + "\"");
       pieces.push_back(piece->id);
     }

@@ -13,6 +13,7 @@
 namespace dotlane {
 namespace {
 
+constexpr int kDeepest = 50;  // brackets in brackets
 constexpr double kMost = 1e9, kMmPerFoot = 12 * kMmPerInch;
 
 using Named = std::pair<std::string_view, double>;
@@ -117,16 +118,20 @@ class Reader {
   }
 
   Term factor() {
-    if (take("-") || take("−")) {
-      Term out = factor();
-      out.value = -out.value;
-      return out;
+    double sign = 1;
+    for (;;) {
+      if (take("-") || take("−")) {
+        sign = -sign;
+      } else if (!take("+")) {
+        break;
+      }
     }
-    if (take("+")) return factor();
     Term out;
     const std::size_t at = at_;
     if (take("(")) {
+      if (++depth_ > kDeepest) throw Stop{TypedFault::bracket, at};
       out = sum(1);
+      --depth_;
       if (!take(")")) throw Stop{TypedFault::bracket, at};
     } else {
       out.value = mixed();
@@ -136,6 +141,7 @@ class Reader {
       out.value *= *unit;
       if (lengths_) out.unit = *unit;
     }
+    out.value *= sign;
     return out;
   }
 
@@ -236,6 +242,7 @@ class Reader {
   std::string_view text_, own_unit_;
   bool lengths_;
   std::size_t at_ = 0;
+  int depth_ = 0;  // brackets that are open
 };
 
 TypedNumber read(std::string_view text, std::string_view unit, bool lengths, double unit_mm) {

@@ -217,6 +217,7 @@ const std::map<std::string_view, const char*> kEnglish{
      "out."},
     {"paint-nothing",
      "There is no number {layer|0} among the pieces of the picture; choose them, the first painted first."},
+    {"paint-hidden", "Nothing is left to be painted by number {layer|0} of the picture: later paint covers all of it."},
     {"bridge-loose",
      "{islands|n:island falls:islands fall} out: no strip {width|mm2} wide runs straight from {islands?it:them} to the "
      "sheet. Make the bridges narrower."},

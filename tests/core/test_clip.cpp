@@ -126,4 +126,38 @@ TEST_CASE("copied again: as far, as much turned and as much larger as the copy b
   CHECK_FALSE(copied_again(q, {{1, 999}}, cache, nullptr));
 }
 
+TEST_CASE("single lines come along alone, and what is trimmed by all above is frozen without these") {
+  Project p = project_of(R"(<path id="a" d="M20 20 h60 v60 h-60 z"/><path id="b" d="M25 25 h10 v10 h-10 z"/>)");
+  const Project alone = with_lines_alone(p, drawn(p), {{1, "b"}});
+  REQUIRE(find_piece(alone, 1)->lines.size() == 1);
+  CHECK(find_piece(alone, 1)->lines[0].id == "b");
+  CHECK(with_lines_alone(p, drawn(p), {{1, ""}}) == p);
+  int ring = 0;
+  p = add_shape(p, "ring", {}, &ring).value();
+  const Drawing d = drawn(p);
+  const std::string made = find_drawn(d, ring)->piece->lines[0].id;
+  CHECK(find_piece(with_lines_alone(p, d, {{ring, made}}), ring)->source.kind.empty());
+  // The lower one is trimmed by whatever is above it.
+  Project q = project_of(R"(<path d="M20 20 h60 v60 h-60 z"/>)");
+  q = add_step(q, 1, Step{0, "trim-under", true, {{"tuck", 0.0}}, {}, {}}).value();
+  const int above = add_drawing(q, R"(<path d="M50 0 h100 v100 h-100 z"/>)");
+  const Drawing e = drawn(q);
+  CHECK(find_piece(clip_for_others(q, e, {1}), 1)->steps.empty());
+  CHECK(find_piece(clip_for_others(q, e, {1, above}), 1)->steps.size() == 1);
+}
+
+TEST_CASE("copied again: what grew more one way than the other grows so again") {
+  DrawingCache cache;
+  int first = 0, copy = 0;
+  Project p = add_shape(new_project("grow"), "rectangle", {{"width", 20.0}, {"height", 10.0}}, &first).value();
+  p = set_aspect_lock(p, first, false);
+  p = duplicate_piece(std::move(p), first, &copy, {50, 0});
+  p = size_pieces(p, {copy}, {30.0, 11.0, {0.5, 0.5}}, cache).value();
+  std::vector<Copied> next;
+  p = copied_again(p, {{first, copy}}, cache, &next).value();
+  const Drawing d = drawn(p);
+  CHECK(find_drawn(d, next[0].to)->bounds.width() == Approx(45).margin(0.01));
+  CHECK(find_drawn(d, next[0].to)->bounds.height() == Approx(12.1).margin(0.01));
+}
+
 }  // namespace dotlane::test

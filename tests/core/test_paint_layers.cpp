@@ -7,6 +7,7 @@
 #include "chance.hpp"
 #include "core/check/checks.hpp"
 #include "core/shape/bridges.hpp"
+#include "core/shape/recipe_edit.hpp"
 #include "core/shape/stencil_strength.hpp"
 #include "fixtures.hpp"
 
@@ -166,6 +167,30 @@ TEST_CASE("rounder corners are offered where they do away with a neck") {
   const Derived e = derived(q);
   REQUIRE(finding(e, "stencil-neck"));
   CHECK(finding(e, "stencil-neck")->fixes.size() == 1);
+}
+
+TEST_CASE("fixes of a plate change its openings and not its edge, and what later paint hides is said") {
+  Project p = project_of(R"(<path d="M20 20 h20 v20 h-20 z M40.3 20 h20 v20 h-20 z" fill="#d9a23b" stroke="none"/>)");
+  std::vector<int> made;
+  p = add_paint_layers(p, drawn(p), {1}, &made);
+  const Derived d = derived(p);
+  const Finding* neck = finding(d, "stencil-neck");
+  REQUIRE(neck);
+  const Derived after = derived(apply_fix(p, d.drawing, *neck, neck->fixes[0]));
+  CHECK_FALSE(finding(after, "stencil-neck"));
+  CHECK(find_drawn(after.drawing, made[0])->bounds == find_drawn(d.drawing, made[0])->bounds);
+  // Two alike, the lower one left out where the upper one comes.
+  Project q = project_of(R"(<path d="M20 20 h20 v20 h-20 z" fill="#d9a23b" stroke="none"/>)");
+  add_drawing(q, R"(<path d="M20 20 h20 v20 h-20 z" fill="#2a5c8c" stroke="none"/>)");
+  std::vector<int> plates;
+  q = add_paint_layers(q, drawn(q), {1, 2}, &plates);
+  q = set_step_value(q, plates[0], 1, "under", std::string("left-out")).value();
+  const Drawing hidden = drawn(q);
+  REQUIRE(!find_drawn(hidden, plates[0])->outcomes[1].trouble.empty());
+  CHECK(find_drawn(hidden, plates[0])->outcomes[1].trouble[0].code == "paint-hidden");
+  q = set_step_value(q, plates[0], 1, "layer", 7.0).value();
+  const Drawing none = drawn(q);
+  CHECK(find_drawn(none, plates[0])->outcomes[1].trouble[0].code == "paint-nothing");
 }
 
 }  // namespace dotlane::test

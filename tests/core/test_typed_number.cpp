@@ -112,6 +112,12 @@ TEST_CASE("typed numbers without a unit, and with the field's own") {
 }
 
 TEST_CASE("any text is read to an end") {
+  for (const char* much : {"(", "-", "+", "1+", "1/", "9"}) {
+    std::string text;
+    for (int i = 0; i < 200'000; ++i) text += much;
+    CHECK_FALSE(typed_length(text).ok());
+  }
+  CHECK(typed_length(std::string(50, '(') + "3" + std::string(50, ')')).value == 3);
   Chance chance(29);
   const std::string alphabet = "0123456789./*+-()x \"'mincft½";
   for (int round = 0; round < rounds(20000); ++round) {

@@ -108,6 +108,56 @@ TEST_CASE("again repeats the last copy as it was moved") {
   CHECK(o.project().pieces.size() == 4);
 }
 
+TEST_CASE("what was copied in one project is put whole into the next one that the window opens") {
+  Opened o(new_project("first"));
+  run(o, "shape-heart");
+  run(o, "shape-star");
+  o.session().settle();
+  run(o, "select-all");
+  run(o, "combine-cut-away");  // the heart, by the star
+  o.session().settle();
+  int heart = 0;
+  for (const auto& piece : o.project().pieces) {
+    if (!piece->steps.empty()) heart = piece->id;
+  }
+  REQUIRE(heart);
+  const double area = find_drawn(o.session().drawing(), heart)->outcomes.back().area_mm2;
+  o.pick({{heart, ""}});
+  QGuiApplication::clipboard()->clear();
+  run(o, "copy");
+  wait_for([] { return QGuiApplication::clipboard()->mimeData()->hasFormat("image/svg+xml"); });
+  run(o, "duplicate");
+  run(o, "new");
+  REQUIRE(o.project().pieces.empty());
+  run(o, "shape-ring");  // has the id that the heart had
+  o.session().settle();
+  run(o, "copy-again");  // of the other project: nothing
+  CHECK(o.project().pieces.size() == 1);
+  run(o, "paste");
+  wait_for([&] { return o.project().pieces.size() == 2; });
+  o.session().settle();
+  const int now = o.session().selectedPieces().front();
+  CHECK(find_piece(o.project(), now)->steps.empty());
+  const auto* drawn = find_drawn(o.session().drawing(), now);
+  CHECK(area_of(region_of(*drawn->piece->lines[0].path)) == Approx(area).epsilon(0.001));
+}
+
+TEST_CASE("cutting a line takes that line, and pastes it alone") {
+  Opened o;
+  const int cliff = o.piece("Cliff").id;
+  const std::size_t pieces = o.project().pieces.size(), lines = o.piece("Cliff").lines.size();
+  REQUIRE(lines > 1);
+  o.pick({{cliff, "ledges"}});
+  run(o, "cut");
+  wait_for([&] { return o.piece("Cliff").lines.size() == lines - 1; });
+  run(o, "paste-in-place");
+  wait_for([&] { return o.project().pieces.size() == pieces + 1; });
+  o.session().settle();
+  const Piece* pasted = find_piece(o.project(), o.session().selectedPieces().front());
+  REQUIRE(pasted->lines.size() == 1);
+  CHECK(pasted->lines[0].id == "ledges");
+}
+
 TEST_CASE("what is like the selection is selected by two keys") {
   Opened o(new_project("alike"));
   run(o, "shape-star");

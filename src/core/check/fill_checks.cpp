@@ -87,9 +87,8 @@ std::optional<Fix> better_angle(const Filled& f, double weakest) {
   if (advice.curve.empty()) return std::nullopt;
   const FillTrial& best = advice.curve[advice.best];
   if (best.weakest_share < weakest + 0.05) return std::nullopt;
-  const double turned = Reading(*find_kind(step_kinds(), "fill"), f.step.values).is("angle-from", "mat")
-                            ? std::atan2(-f.drawn.map.b, f.drawn.map.a) * 180 / std::numbers::pi
-                            : 0;
+  const double turned =
+      Reading(*find_kind(step_kinds(), "fill"), f.step.values).is("angle-from", "mat") ? turn_of(f.drawn.map) : 0;
   const double angle = best.options.angle + turned;
   return f.change({"fix-angle", {{"angle", angle}}}, {{"angle", angle}});
 }

@@ -143,11 +143,15 @@ std::vector<Finding> check_stencils(const Project& project, const Drawing& drawi
       fix.label.figures["by"] = by;
       fix.step.kind = "thicken";
       fix.step.values["by"] = -by;
+      // Of a plate the openings alone: not its edge and its corners.
+      const bool plate = paint_of(*piece).has_value();
+      if (plate) fix.step.values["of"] = std::string(kPlateOpenings);
       f.fixes.push_back(std::move(fix));
       if (looked->rounded) {
         Fix round{Fix::Kind::add_step, {"fix-round-openings", {{"radius", *looked->rounded}}}, "", 0, {}, {}};
         round.step.kind = "round-corners";
         round.step.values = {{"radius", *looked->rounded}, {"which", std::string("outer")}};
+        if (plate) round.step.values["of"] = std::string(kPlateOpenings);
         f.fixes.push_back(std::move(round));
       }
     }

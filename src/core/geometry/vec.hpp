@@ -97,4 +97,7 @@ struct Affine {
   friend bool operator==(const Affine&, const Affine&) = default;
 };
 
+/// How far a map turns, degrees counter-clockwise as seen.
+inline double turn_of(const Affine& m) { return std::atan2(-m.b, m.a) * 180 / std::numbers::pi; }
+
 }  // namespace dotlane

@@ -10,7 +10,8 @@
 namespace dotlane {
 namespace {
 
-constexpr std::size_t kRemembered = 60;  // parts
+constexpr std::size_t kRemembered = 40,
+                      kMostRemembered = 20'000;  // parts, of so many strokes at most: larger ones are made each time
 
 /// The lines with the strokes of each coat; nothing where they are no longer the strokes of the step.
 std::vector<std::size_t> coat_lines(const DrawnPiece& piece) {
@@ -75,7 +76,9 @@ std::optional<std::vector<FilledAnew>> filled_anew(const DrawnPiece& piece, cons
     anew.path = std::move(path);
     anew.polylines = std::move(polylines);
   }
-  latest.keep(std::move(key), out);
+  std::size_t strokes = 0;
+  for (const auto& anew : *out) strokes += anew.polylines->size();
+  if (strokes <= kMostRemembered) latest.keep(std::move(key), out);
   return *out;
 }
 

@@ -39,31 +39,34 @@ std::vector<T> here(const std::vector<T>& contours, const std::vector<std::size_
   return out;
 }
 
-/// Fills of a part that is turned, with their strokes as they are to lie on the mat; `drawn` and its numbers hold the
-/// part's contours alone. Whether there are such.
-bool fill_as_it_lies(DrawnPiece& drawn, FlatPiece& flat, const DrawnPiece& piece, const Affine& map, std::size_t laid,
-                     const Numbers& before, Numbers& numbers) {
-  if (std::abs(std::remainder(turn_of(map), 360)) < 1e-9 || !follows_the_mat(piece)) return false;
+/// Of a part that is turned, the strokes of fills as they are to lie on the mat.
+std::optional<std::vector<FilledAnew>> fill_as_it_lies(const DrawnPiece& piece, const Numbers& numbers,
+                                                       const Affine& map) {
+  if (std::abs(std::remainder(turn_of(map), 360)) < 1e-9 || !follows_the_mat(piece)) return std::nullopt;
   std::vector<std::vector<bool>> there;
-  for (const auto& line : before) {
+  for (const auto& line : numbers) {
     auto& row = there.emplace_back();
     for (const std::size_t n : line) row.push_back(n != kElsewhere);
   }
-  const auto anew = filled_anew(piece, there, turn_of(map));
-  if (!anew) return false;
+  return filled_anew(piece, there, turn_of(map));
+}
+
+/// Puts these strokes in the place of those of the part `laid`.
+void replace_strokes(const std::vector<FilledAnew>& anew, std::size_t laid, DrawnPiece& drawn, Numbers& numbers) {
+  auto flat = std::make_shared<FlatPiece>(*drawn.flat);
   drawn.piece.edit([&](Piece& p) {
-    for (const auto& line : *anew) {
+    for (const auto& line : anew) {
       p.lines[line.line].path = line.path;
-      flat.lines[line.line] = {line.polylines, {}, line.bounds};
+      flat->lines[line.line] = {line.polylines, {}, line.bounds};
       numbers[line.line].assign(line.polylines->size(), laid);
     }
   });
-  flat.segments = 0, flat.bounds = {};
-  for (const auto& line : flat.lines) {
-    for (const auto& polyline : *line.polylines) flat.segments += std::max<std::size_t>(polyline.points.size(), 2) - 1;
-    flat.bounds.add(line.bounds);
+  flat->segments = 0, flat->bounds = {};
+  for (const auto& line : flat->lines) {
+    for (const auto& polyline : *line.polylines) flat->segments += std::max<std::size_t>(polyline.points.size(), 2) - 1;
+    flat->bounds.add(line.bounds);
   }
-  return true;
+  drawn.flat = std::move(flat);
 }
 
 /// `laid`: the one part that lies there, or npos where several do, as drawn.
@@ -76,10 +79,9 @@ LaidPiece laid_piece(const std::shared_ptr<const DrawnPiece>& piece, std::size_t
   if (!whole || !(map == Affine{})) {
     auto drawn = std::make_shared<DrawnPiece>(*piece);
     drawn->map = map * drawn->map;
-    const Numbers before = numbers;
-    auto flat = std::make_shared<FlatPiece>(*piece->flat);
+    const auto anew = laid == npos ? std::nullopt : fill_as_it_lies(*piece, numbers, map);
     if (!whole) {
-      *flat = {};
+      auto flat = std::make_shared<FlatPiece>();
       const Shared<Path> no_path;
       const Shared<std::vector<Polyline>> nothing;
       drawn->piece.edit([&](Piece& p) {
@@ -102,10 +104,11 @@ LaidPiece laid_piece(const std::shared_ptr<const DrawnPiece>& piece, std::size_t
           flat->bounds.add(line.bounds);
         }
       });
+      drawn->flat = std::move(flat);
       for (auto& line : numbers) std::erase(line, kElsewhere);
     }
-    if (laid != npos) out.filled_anew = fill_as_it_lies(*drawn, *flat, *piece, map, laid, before, numbers);
-    drawn->flat = std::move(flat);
+    out.filled_anew = anew.has_value();
+    if (anew) replace_strokes(*anew, laid, *drawn, numbers);
     find_bounds(*drawn);
     out.drawn = std::move(drawn);
   }

@@ -24,8 +24,6 @@ double unlikeness(Vec centre, double area, double size, const PartRecord& record
 
 }  // namespace
 
-double turn_of(const Affine& m) { return std::atan2(-m.b, m.a) * 180 / std::numbers::pi; }
-
 Affine map_of(const Drawing& drawing, const Part& part, const Place& place, const Sheet& sheet) {
   const double turn = place.turn_deg - turn_of(frame_in_figure(drawing, part));
   return Affine::move(sheet.area.x0 + place.at.x, sheet.area.y0 + place.at.y) * Affine::rotate(-turn) *

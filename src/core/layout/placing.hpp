@@ -5,9 +5,6 @@
 
 namespace dotlane {
 
-/// How far a map turns, degrees counter-clockwise as seen.
-[[nodiscard]] double turn_of(const Affine& map);
-
 /// The map from the figure onto the mat that puts the part's centre at the place on the sheet and turns it as it says.
 [[nodiscard]] Affine map_of(const Drawing& drawing, const Part& part, const Place& place, const Sheet& sheet);
 

@@ -17,12 +17,6 @@ bool has(const std::vector<LineRef>& selected, int piece) {
   return std::any_of(selected.begin(), selected.end(), [&](const LineRef& ref) { return ref.piece == piece; });
 }
 
-/// Width and height in the piece's own frame, as large as it is drawn.
-Vec own_size(const DrawnPiece& piece) {
-  const Box& box = piece.flat->bounds;
-  return {box.width() * std::hypot(piece.map.a, piece.map.b), box.height() * std::hypot(piece.map.c, piece.map.d)};
-}
-
 template <class Key>
 std::vector<LineRef> lines_alike(const Drawing& drawing, const std::vector<LineRef>& selected, Key key) {
   std::set<decltype(key(std::declval<const Line&>()))> wanted;

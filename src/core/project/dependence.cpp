@@ -35,4 +35,11 @@ std::vector<int> users_of(const Project& project, int id) {
   return out;
 }
 
+bool works_under_all(const Step& step) {
+  if (!inputs_of(step).empty()) return false;
+  if (step.kind != "applique") return step.kind == "trim-under";
+  const Reading take(*find_kind(step_kinds(), "applique"), step.values);
+  return take.number("underlap") > 0 && !take.is("edge", "reverse");
+}
+
 }  // namespace dotlane

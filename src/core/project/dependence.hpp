@@ -13,4 +13,7 @@ namespace dotlane {
 /// The pieces whose recipes work with this one directly.
 [[nodiscard]] std::vector<int> users_of(const Project& project, int piece);
 
+/// Whether the step works with every piece above its own, as it names none.
+[[nodiscard]] bool works_under_all(const Step& step);
+
 }  // namespace dotlane

@@ -124,6 +124,11 @@ Box bounds_of(const Drawing& drawing, const std::vector<LineRef>& lines) {
   return out;
 }
 
+Vec own_size(const DrawnPiece& piece) {
+  const Box& box = piece.flat->bounds;
+  return {box.width() * std::hypot(piece.map.a, piece.map.b), box.height() * std::hypot(piece.map.c, piece.map.d)};
+}
+
 void find_bounds(DrawnPiece& piece) {
   piece.bounds = {};
   piece.line_bounds.clear();

@@ -64,6 +64,9 @@ struct DrawnPiece {
   [[nodiscard]] Polyline course(std::size_t line, std::size_t contour) const;
 };
 
+/// Width and height in the piece's own frame, as large as it is drawn, mm.
+[[nodiscard]] Vec own_size(const DrawnPiece& piece);
+
 /// Works the bounds out from the lines and the map.
 void find_bounds(DrawnPiece& piece);
 

@@ -3,7 +3,6 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
-#include <numbers>
 #include <set>
 
 #include "core/project/dependence.hpp"
@@ -17,6 +16,7 @@ namespace dotlane {
 namespace {
 
 constexpr double kSameSize = 1e-4;  // share by which copies may differ and are still as large
+constexpr double kUprightDeg = 0.01;
 
 std::set<std::string> tools_of(const Piece& piece) {
   std::set<std::string> out;
@@ -25,9 +25,20 @@ std::set<std::string> tools_of(const Piece& piece) {
   return out;
 }
 
-double turn_of_placement(const Affine& m) { return std::atan2(-m.b, m.a) * 180 / std::numbers::pi; }
-
 }  // namespace
+
+Project with_lines_alone(Project project, const Drawing& drawing, const std::vector<LineRef>& selected) {
+  std::map<int, std::set<std::string>> lines;
+  for (const auto& ref : selected) lines[ref.piece].insert(ref.line);
+  for (const auto& [id, names] : lines) {
+    if (names.contains("")) continue;  // all of it
+    project = freeze(std::move(project), drawing, id);
+    project = edit_piece(std::move(project), id, [&names = names](Piece& piece) {
+      std::erase_if(piece.lines, [&](const Line& line) { return !names.contains(line.id); });
+    });
+  }
+  return project;
+}
 
 Project clip_of(const Project& project, const std::vector<int>& pieces) {
   Project out;
@@ -50,12 +61,19 @@ Project clip_of(const Project& project, const std::vector<int>& pieces) {
 
 Project clip_for_others(const Project& project, const Drawing& drawing, const std::vector<int>& pieces) {
   Project frozen = project;
-  for (const int id : pieces) {
-    const auto others = depends_on(project, id);
-    const bool alone = std::all_of(others.begin(), others.end(), [&](int other) {
-      return other == id || std::find(pieces.begin(), pieces.end(), other) != pieces.end();
+  const auto comes = [&](int id) { return std::find(pieces.begin(), pieces.end(), id) != pieces.end(); };
+  bool left_above = false;  // a piece that does not come along, above this one
+  for (const auto& piece : project.pieces) {
+    if (!comes(piece->id)) {
+      left_above = true;
+      continue;
+    }
+    const bool needs = std::any_of(piece->steps.begin(), piece->steps.end(), [&](const Step& step) {
+      const auto inputs = inputs_of(step);
+      return std::any_of(inputs.begin(), inputs.end(), [&](int id) { return !comes(id); }) ||
+             (step.on && left_above && works_under_all(step));
     });
-    if (!alone) frozen = freeze(std::move(frozen), drawing, id);
+    if (needs) frozen = freeze(std::move(frozen), drawing, piece->id);
   }
   return clip_of(frozen, pieces);
 }
@@ -107,21 +125,19 @@ std::optional<Project> copied_again(const Project& project, const std::vector<Co
     out = duplicate_piece(std::move(out), to, &id, {0, 0});
     if (next) next->push_back({to, id});
     any = true;
-    const double turned = turn_of_placement(second->placement) - turn_of_placement(first->placement);
-    // Sizes are those in the piece's own frame, whichever way it is turned.
-    const double wide = was->flat->bounds.width(), now = is->flat->bounds.width();
-    const double scale_was = was->map.max_stretch(), scale_is = is->map.max_stretch();
-    const double grown = wide > 0 && scale_was > 0 ? now * scale_is / (wide * scale_was) : 1;
-    const Vec a = tight_bounds(*was).centre(), b = tight_bounds(*is).centre();
-    if (std::abs(grown - 1) > kSameSize) {
-      const Box box = tight_bounds(*is);
-      const bool across = box.width() >= box.height();
-      Sizing sizing;
-      (across ? sizing.width_mm : sizing.height_mm) = (across ? box.width() : box.height()) * grown;
-      sizing.anchor = {0.5, 0.5};
+    const double turned = turn_of(second->placement) - turn_of(first->placement);
+    const Vec was_large = own_size(*was), is_large = own_size(*is);
+    const auto ratio = [](double now, double before) { return before > 0 && now > 0 ? now / before : 1.0; };
+    Vec grown{ratio(is_large.x, was_large.x), ratio(is_large.y, was_large.y)};
+    const Box box = tight_bounds(*is);
+    const Vec a = tight_bounds(*was).centre(), b = box.centre();
+    // Pieces that stand upright may grow more one way than the other; of others the frame would slant them.
+    if (std::abs(std::remainder(turn_of(second->placement), 180)) > kUprightDeg) grown.y = grown.x;
+    if (std::abs(grown.x - 1) > kSameSize || std::abs(grown.y - 1) > kSameSize) {
+      const Sizing sizing{box.width() * grown.x, box.height() * grown.y, {0.5, 0.5}};
       if (auto sized = size_pieces(out, {id}, sizing, cache)) out = std::move(*sized);
     }
-    const Vec step = Affine::rotate(-turned)((b - a) * grown);
+    const Vec step = Affine::rotate(-turned)((b - a) * std::sqrt(grown.x * grown.y));
     out = place_pieces(
         std::move(out), {id},
         Affine::move(step.x, step.y) * Affine::move(b.x, b.y) * Affine::rotate(-turned) * Affine::move(-b.x, -b.y));

@@ -8,6 +8,9 @@
 
 namespace dotlane {
 
+/// The project with pieces of which single lines are selected left with these alone, frozen where a recipe makes them.
+[[nodiscard]] Project with_lines_alone(Project project, const Drawing& drawing, const std::vector<LineRef>& selected);
+
 /// A project of these pieces alone, with the stocks and tools that they want; nothing is laid out, the shelf is empty.
 [[nodiscard]] Project clip_of(const Project& project, const std::vector<int>& pieces);
 

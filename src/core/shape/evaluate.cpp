@@ -78,14 +78,6 @@ FlatPiece flatten_piece(const Piece& piece, const Affine& map) {
   return out;
 }
 
-/// Whether the step works with every piece above, as none is named.
-bool works_under_all(const Step& step) {
-  if (!inputs_of(step).empty()) return false;
-  if (step.kind != "applique") return step.kind == "trim-under";
-  const Reading take(*find_kind(step_kinds(), "applique"), step.values);
-  return take.number("underlap") > 0 && !take.is("edge", "reverse");
-}
-
 /// Made lines get their roles as soon as they are there: the next step asks for them.
 void give_roles(std::vector<Line>& lines, const std::map<std::string, Dress>& dress) {
   for (auto& line : lines) {

@@ -79,7 +79,8 @@ std::vector<Line> step_paint_layer(std::vector<Line> lines, const StepCall& call
   options.margin = take.number("margin"), options.corners = take.number("corners");
   const Plate plate = paint_plate(picture, static_cast<std::size_t>(take.count("layer") - 1), options);
   if (plate.openings.empty()) {
-    call.outcome.trouble = {{"paint-nothing", {{"layer", take.number("layer")}}}};
+    const bool known = take.number("layer") <= static_cast<double>(picture.size());
+    call.outcome.trouble = {{known ? "paint-hidden" : "paint-nothing", {{"layer", take.number("layer")}}}};
     return lines;
   }
   const Color paint = parse_color(take.text("paint")).value_or(Color{});
