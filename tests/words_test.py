@@ -19,7 +19,7 @@ for code, text in table.items():
     if text.count("{") != text.count("}") or text.count("[") != text.count("]"):
         faults.append(f"{code}: brackets do not match")
     for slot in re.findall(r"\{([^}]*)\}", text):
-        if not re.fullmatch(r"\*roles|[a-z0-9-]+(\|(mm\d|area\d|\d|role|step|n:[^:]+:[^:]+)|\?[^:]+:[^:]+)?", slot.replace('" "', "").replace('"\n     "', "")):
+        if not re.fullmatch(r"\*roles|[a-z0-9-]+(\|(mm\d|area\d|\d|role|step|place|n:[^:]+:[^:]+)|\?[^:]+:[^:]+)?", slot.replace('" "', "").replace('"\n     "', "")):
             faults.append(f"{code}: {{{slot}}} is not understood")
 print("\n".join(faults) or f"{len(table)} sentences, {len(said)} codes")
 sys.exit(1 if faults or len(said) < 60 else 0)

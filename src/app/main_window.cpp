@@ -94,6 +94,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
 
   addFileActions();
   shapes_ = new ShapeActions(session_, actions_, *notice_, this);
+  places_ = new PlaceActions(session_, actions_, *notice_, *bench_, this);
   copies_ = new CopyActions(
       session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
   lettering_ = new LetteringActions(session_, *typing_, actions_, *notice_, this);
@@ -414,6 +415,7 @@ void MainWindow::updateActions() {
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);
   shapes_->update();
   copies_->update();
+  places_->update();
   lettering_->update();
   enable("run-start", some && !run_->active());
   enable("run-cancel", run_->active());

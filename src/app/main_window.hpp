@@ -13,6 +13,7 @@
 #include "app/notice.hpp"
 #include "app/panels/passes_panel.hpp"
 #include "app/panels/second_look.hpp"
+#include "app/place_actions.hpp"
 #include "app/run_controller.hpp"
 #include "app/session.hpp"
 #include "app/shape_actions.hpp"
@@ -82,6 +83,7 @@ class MainWindow : public QMainWindow {
   Notice* notice_;
   ShapeActions* shapes_ = nullptr;
   CopyActions* copies_ = nullptr;
+  PlaceActions* places_ = nullptr;
   LetteringActions* lettering_ = nullptr;
   class RecipePanel* recipe_;
   QStackedWidget* panels_;

@@ -12,6 +12,7 @@
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
 #include "core/format/svg_reader.hpp"
+#include "core/place/held.hpp"
 #include "core/project/bounds.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
@@ -109,6 +110,11 @@ bool Session::stale() const {
 }
 
 void Session::commit(Project next, const QString& label, const std::string& merge_key) {
+  commitFrom(project(), std::move(next), label, merge_key);
+}
+
+void Session::commitFrom(const Project& from, Project next, const QString& label, const std::string& merge_key) {
+  next = with_held_places(from, std::move(next), *cache_, Effort::at_once);
   // What could be saved and not be read again is not taken up.
   std::set<const Piece*> kept;
   for (const auto& piece : project().pieces) kept.insert(&*piece);
@@ -130,7 +136,7 @@ void Session::commit(Project next, const QString& label, const std::string& merg
 void Session::edit(Change change, const QString& label, const std::string& merge_key) {
   if (edits_.empty()) {
     if (auto next = change(history_.before(merge_key), Effort::at_once))
-      return commit(std::move(*next), label, merge_key);
+      return commitFrom(history_.before(merge_key), std::move(*next), label, merge_key);
   }
   // Of edits that replace each other only the last is worth waiting for; the one that runs is let finish, to be seen.
   if (!merge_key.empty() && edits_.size() > (edit_runs_ ? 1u : 0u) && edits_.back().merge_key == merge_key)
@@ -196,7 +202,7 @@ void Session::runEdits() {
           if (epoch != edit_epoch_) return runEdits();                        // given up, or another project
           if (!(from == history_.before(edit.merge_key))) return runEdits();  // edited meanwhile: on that, then
           finishEdit();
-          if (*next) commit(std::move(**next), edit.label, edit.merge_key);
+          if (*next) commitFrom(from, std::move(**next), edit.label, edit.merge_key);
           if (edits_.empty() && std::exchange(seal_after_, false)) history_.seal();
           if (edits_.empty()) emit selectionChanged();  // frames and fields say what is now
           runEdits();
@@ -297,10 +303,13 @@ void Session::deriveAside() {
     // What was left for later comes first, and is shown before plan and findings follow.
     aside(
         [this, project = project(), cache = cache_] {
-          auto drawing = std::make_shared<Drawing>(evaluate(project, *cache));
-          return [this, drawing, project] {
+          // What is held to what took long follows only now.
+          auto followed = with_held_places(project, project, *cache);
+          auto drawing = std::make_shared<Drawing>(evaluate(followed, *cache));
+          return [this, drawing, project, followed = std::move(followed)] {
             deriving_ = derive_again_ = false;
             if (project == this->project()) {
+              if (!(followed == project)) history_.amend(followed);
               dropAside(std::exchange(drawing_, *drawing));
               dropLostSelection();
               emit changed();

@@ -123,6 +123,8 @@ class Session : public QObject {
 
  private:
   void replace(Project project, const QString& path, bool saved);
+  /// Takes up what an edit made of a project: what is held follows first.
+  void commitFrom(const Project& from, Project next, const QString& label, const std::string& merge_key);
   void touch();
   void dropLostSelection();
   void runEdits();

@@ -128,6 +128,12 @@ QPainterPath material_path(const View& view, const DrawnPiece& piece, Courses& c
 
 }  // namespace
 
+double mat_dots_mm(const View& view) {
+  double step = 20;
+  while (step * view.px_per_mm < 24) step *= 2;
+  return step;
+}
+
 void paint_mat(QPainter& p, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip) {
   const QRectF mat = view.to_px(machine.mat_area());
   p.setRenderHint(QPainter::Antialiasing);
@@ -135,9 +141,7 @@ void paint_mat(QPainter& p, const View& view, const Machine& machine, const Them
   p.setBrush(theme.mat);
   const double rim = std::clamp(6 * view.px_per_mm, 4.0, 14.0);
   p.drawRoundedRect(mat.adjusted(-rim, -rim, rim, rim), 8, 8);
-  // A dot every 20 mm, or as far apart as leaves room between them.
-  double step = 20;
-  while (step * view.px_per_mm < 24) step *= 2;
+  const double step = mat_dots_mm(view);
   p.setPen(Qt::NoPen);
   p.setBrush(theme.mat_dot);
   const QRectF seen = clip.isNull() ? mat : mat.intersected(clip);

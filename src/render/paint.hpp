@@ -13,6 +13,9 @@
 
 namespace dotlane {
 
+/// How far apart the mat's dots are: 20 mm, or as far as leaves room between them.
+[[nodiscard]] double mat_dots_mm(const View& view);
+
 /// The mat with its dots and a rim around it, so that it shows around sheets as large as itself.
 void paint_mat(QPainter& painter, const View& view, const Machine& machine, const Theme& theme, const QRectF& clip);
 

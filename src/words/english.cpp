@@ -4,7 +4,7 @@
 // {name|2}          a number with at most that many decimals
 // {name|mm2}        a length, {name|area2} an area: with their unit, in the one that the project has
 // {name|n:one:many} a count before the word that fits it; {name?one:many} the word alone
-// {name|role} {name|step}   the word for a role, the name of a step
+// {name|role} {name|step}   the word for a role, the name of a step; {name|place} that of a place in a frame
 // {*roles}          counts of lines by role, those that there are
 // [...]             only where all figures in it are there
 #include <map>
@@ -37,6 +37,31 @@ const std::map<std::string_view, const char*> kEnglish{
      "manual."},
     {"force-over-rating",
      "{stock} asks for {force|0} gf to {role|role}; the machine gives {most|0} gf at most and the plan keeps to that."},
+    // --- how pieces are held
+    {"held", "{own|place} on the {of|place} of {piece}"},
+    {"held/right", "{own|place} {distance|mm2} right of the {of|place} of {piece}"},
+    {"held/left", "{own|place} {distance|mm2} left of the {of|place} of {piece}"},
+    {"held/below", "{own|place} {distance|mm2} below the {of|place} of {piece}"},
+    {"held/above", "{own|place} {distance|mm2} above the {of|place} of {piece}"},
+    {"held-sheet", "{own|place} on the {of|place} of the sheet"},
+    {"held-sheet/right", "{own|place} {distance|mm2} right of the {of|place} of the sheet"},
+    {"held-sheet/left", "{own|place} {distance|mm2} left of the {of|place} of the sheet"},
+    {"held-sheet/below", "{own|place} {distance|mm2} below the {of|place} of the sheet"},
+    {"held-sheet/above", "{own|place} {distance|mm2} above the {of|place} of the sheet"},
+    {"held-row/across", "evenly in the row from {from} to {to}"},
+    {"held-row/down", "evenly in the column from {from} to {to}"},
+    {"held-between", "in the middle between {from} and {to}"},
+    {"held-between/fold", "in the middle between the fold and the edge of {from}"},
+    {"place/left", "left edge"},
+    {"place/right", "right edge"},
+    {"place/top", "top edge"},
+    {"place/bottom", "bottom edge"},
+    {"place/middle", "middle"},
+    {"place/left-half", "middle of the left half"},
+    {"place/right-half", "middle of the right half"},
+    {"place/upper-half", "middle of the upper half"},
+    {"place/lower-half", "middle of the lower half"},
+    {"place/fold", "fold"},
     // --- findings: cuts, order
     {"open-cut",
      "{lines|n:cut line does:cut lines do} not close; the widest gap is {gap|mm2}, so the part would hang on. Close "

@@ -90,6 +90,10 @@ class Sentence {
         const KindSpec* kind = find_kind(step_kinds(), value);
         return kind ? lower_case(kind->label) : value;
       }
+      if (how == "place") {
+        const char* word = template_of(value);
+        return word ? word : value;
+      }
       return value;  // roles are their own words
     }
     if (how.starts_with("n:")) return rounded_text(*number, 0) + " " + choice(how.substr(2), *number == 1);

@@ -34,6 +34,7 @@ TEST_CASE("a click picks the piece, a second click the line, in bench and ledger
 
 TEST_CASE("dragging moves a piece in one undo step") {
   Opened o;
+  run(o, "snap");  // just where the hand puts it
   const Vec corner = o.piece("Cliff").placement(Vec{172, 262});
   const Box before = o.bounds("Cliff");
   const QPoint from = o.at(corner.x, corner.y);
@@ -331,6 +332,7 @@ TEST_CASE("a packed project: the draft shows the figure, where it is taken hold 
   QTest::keyClick(&o.bench(), Qt::Key_Escape);
   QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, at(figure.centre()));
   CHECK(o.session().selectedPieces() == std::vector<int>{tag});
+  run(o, "snap");  // just where the hand puts it
   drag(&o.bench(), at(figure.centre()), at(figure.centre()) + QPoint(40, 0));
   o.session().settle();
   CHECK(bounds_of(o.session().drawing(), {{tag, ""}}).x0 > figure.x0 + 5);

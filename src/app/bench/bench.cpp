@@ -10,6 +10,7 @@
 #include "app/bench/rulers.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "core/place/held.hpp"
 #include "core/text_scan.hpp"
 #include "render/paint.hpp"
 
@@ -61,7 +62,10 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
     setAttribute(Qt::WA_InputMethodEnabled, on);
     if (on) setFocus(Qt::OtherFocusReason);
   });
-  connect(&session_, &Session::changed, this, &Bench::refresh);
+  connect(&session_, &Session::changed, this, [this] {
+    if (drag_ == Drag::none) snapping_.clear();
+    refresh();
+  });
   connect(&session_, &Session::changed, this, &Bench::updateLoads);
   connect(&session_, &Session::changed, this, &Bench::dropWanted);
   connect(&session_, &Session::derivedChanged, this, [this] {
@@ -77,6 +81,8 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
   });
   connect(&session_, &Session::selectionChanged, this, [this] {
     pointed_.clear(), pointed_at_.reset();
+    if (session_.selection() != had_)
+      had_ = session_.selection(), middle_.reset(), middle_shows_ = false, snapping_.clear();
     dropWanted();
     if (picking_ != Picking::none && session_.selectedPieces().size() != 1) setPicking(Picking::none);
     for (const int id : session_.selectedPieces()) {
@@ -316,7 +322,8 @@ void Bench::paintSelection(QPainter& p) {
       p.setBrush(Qt::NoBrush);
       p.setPen(QPen(t.accent, 1.2, wanted_ ? Qt::DashLine : Qt::SolidLine));  // dashed until the recipes are there
       p.drawRect(r);
-      if (hasHandles()) paint_handles(p, r, t);
+      const bool placing = drag_ == Drag::move || drag_ == Drag::turn || drag_ == Drag::slant;
+      if (hasHandles() && !(placing && moved_)) paint_handles(p, r, shownMiddle(), t);
       for (const auto& handle : stepHandles()) {
         const bool held = drag_ == Drag::step && same_handle(handle, step_handle_);
         paint_step_handle(p, view_.to_px(handle.at), handle, held);
@@ -325,10 +332,45 @@ void Bench::paintSelection(QPainter& p) {
                      view_.to_px(handle.at) + QPointF(0, -26), canvas());
       }
       paint_size_pills(p, r, bounds, session_.project().unit, canvas());
-      if (drag_ == Drag::turn && moved_) paint_turn(p, last_, turned_, canvas());
+      if ((drag_ == Drag::turn || drag_ == Drag::slant) && moved_) paint_turn(p, last_, turned_, canvas());
     }
   }
   if (drag_ == Drag::band && moved_) paintBand(p);
+}
+
+void Bench::paintGuides(QPainter& p) {
+  p.setRenderHint(QPainter::Antialiasing, false);
+  const auto paint = [&](const Guide& guide, bool held) {
+    QColor color = held ? theme().hands : theme().accent;
+    color.setAlpha(held ? 255 : 150);
+    p.setPen(QPen(color, 1));
+    const QPointF at = view_.to_px(Vec{guide.at_mm, guide.at_mm});
+    const QRectF room = canvas();
+    if (guide.axis == Axis::x) {
+      p.drawLine(QPointF(at.x(), room.top()), QPointF(at.x(), room.bottom()));
+    } else {
+      p.drawLine(QPointF(room.left(), at.y()), QPointF(room.right(), at.y()));
+    }
+  };
+  const auto& guides = session_.project().guides;
+  const bool dragging = drag_ == Drag::guide && moved_;
+  for (std::size_t i = 0; i < guides.size(); ++i) {
+    if (!dragging || i != guide_at_) paint(guides[i], false);
+  }
+  if (!dragging) return;
+  paint(guide_, true);
+  paint_pill(p, length_text(guide_.at_mm, session_.project().unit), last_ + QPointF(0, -24), canvas());
+}
+
+/// A thin link from what is held to what holds it, stronger where it is selected.
+void Bench::paintHeld(QPainter& p) {
+  const auto chosen = session_.selectedPieces();
+  for (const auto& piece : session_.project().pieces) {
+    if (piece->holds.empty()) continue;
+    const bool selected = std::find(chosen.begin(), chosen.end(), piece->id) != chosen.end();
+    for (const auto& [from, to] : held_links(session_.project(), session_.drawing(), *piece))
+      paint_link(p, view_.to_px(from), view_.to_px(to), selected);
+  }
 }
 
 void Bench::paintEvent(QPaintEvent*) {
@@ -339,7 +381,9 @@ void Bench::paintEvent(QPaintEvent*) {
   const auto selected = session_.selectedPieces();
   if (hasHandles() && selected.size() == 1) paint_room(p, view_, step_room(project, session_.drawing(), selected[0]));
   if (!stacked_ && !plainTable()) paint_sheet_names(p, view_, project, load_);
+  if (!showsMats() && !record_) paintGuides(p), paintHeld(p);
   paintSelection(p);
+  if (!showsMats() && !record_) snapping_.paint(p, view_, project.unit, canvas());
   typing_.paint(p, view_);
   if (project.pieces.empty()) paint_empty_bench(p, canvas());
   if (picking_ == Picking::contours)

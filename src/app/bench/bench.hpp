@@ -7,6 +7,7 @@
 
 #include "app/bench/handles.hpp"
 #include "app/bench/marks_layer.hpp"
+#include "app/bench/snapping.hpp"
 #include "app/bench/table.hpp"
 #include "app/lettering/typing.hpp"
 #include "app/session.hpp"
@@ -46,6 +47,14 @@ class Bench : public Table {
   /// Makes these lines, or the place, stand out until the next selection.
   void point(const std::vector<LineRef>& lines, std::optional<Vec> at = {});
 
+  /// Whether what is dragged meets what lies around it, and the dots of the mat.
+  void setSnapping(bool on, bool dots);
+  [[nodiscard]] bool snaps() const { return snaps_; }
+  [[nodiscard]] bool snapsToDots() const { return dots_; }
+
+  /// How the piece could be held where it has just met something; none where it has not.
+  [[nodiscard]] std::vector<Hold> meetings();
+
   /// What clicks on the selected piece do, until Escape.
   void setPicking(Picking what);
   [[nodiscard]] Picking picking() const { return picking_; }
@@ -70,7 +79,7 @@ class Bench : public Table {
   void escape() override;
 
  private:
-  enum class Drag { none, move, size, turn, step, band, mark, picked };
+  enum class Drag { none, move, size, turn, slant, middle, guide, step, band, mark, picked };
 
   [[nodiscard]] QRectF canvas() const;
   [[nodiscard]] bool showsMats() const;
@@ -92,8 +101,24 @@ class Bench : public Table {
   [[nodiscard]] std::vector<StepHandle> stepHandles() const;
   void beginDrag(Drag drag);
   [[nodiscard]] std::string dragKey(const char* what) const;
-  void dragSize(QPointF at);
-  void dragTurn(QPointF at, bool even);
+  void dragMove(QPointF at, Qt::KeyboardModifiers keys);
+  void dragSize(QPointF at, Qt::KeyboardModifiers keys);
+  void dragTurn(QPointF at, Qt::KeyboardModifiers keys);
+  void dragSlant(QPointF at, Qt::KeyboardModifiers keys);
+  void dragMiddle(QPointF at, Qt::KeyboardModifiers keys);
+  void dragGuide(QPointF at, Qt::KeyboardModifiers keys);
+  void dropGuide(QPointF at);
+  void mirrorBy(const Handle& handle);
+  void placeBy(const Affine& map, const QString& label, const char* key);
+  /// What there is to meet for this drag, if it is to meet anything.
+  [[nodiscard]] const SnapScene* scene(Qt::KeyboardModifiers keys);
+  [[nodiscard]] double reach() const { return kSnapPx / view_.px_per_mm; }
+  /// What the selection is turned and mirrored about, px, where that shows.
+  [[nodiscard]] std::optional<QPointF> shownMiddle() const;
+  /// On a ruler, a guide that is pulled from it: of this axis.
+  [[nodiscard]] std::optional<Axis> rulerAt(QPointF at) const;
+  [[nodiscard]] std::optional<std::size_t> guideAt(QPointF at) const;
+  void showCursor(QPointF at);
   [[nodiscard]] std::optional<LineRef> hit(QPointF at) const;
   void clickAt(QPointF at, Qt::KeyboardModifiers keys);
   void selectGroup(int piece);
@@ -104,6 +129,8 @@ class Bench : public Table {
   void paintArt(QPainter& p);
   void paintMarks(QPainter& p);
   void paintSelection(QPainter& p);
+  void paintGuides(QPainter& p);
+  void paintHeld(QPainter& p);
   void placeControls();
   void updateLoads();
 
@@ -127,6 +154,16 @@ class Bench : public Table {
   Handle handle_;
   StepHandle step_handle_;
   double turned_ = 0;
+  std::vector<LineRef> had_;  // what was selected
+  Snapping snapping_;
+  bool snaps_ = true, dots_ = false;
+  Box start_;                       // the frame as it was, of the curves themselves
+  std::optional<Vec> held_node_;    // the node that the hand has taken hold of
+  std::optional<double> own_turn_;  // of the piece before it is turned
+  std::optional<Vec> middle_;       // where it was put
+  bool middle_shows_ = false;       // though it was not
+  Guide guide_;                     // that is being dragged
+  std::size_t guide_at_ = 0;        // which of the project's; past the last one while it is new
   Picking picking_ = Picking::none;
   int drag_count_ = 0;
 

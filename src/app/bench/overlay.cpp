@@ -139,6 +139,19 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
   return tr("radius %1").arg(length_text(made->radius_mm, unit));
 }
 
+void paint_link(QPainter& p, QPointF from, QPointF to, bool selected) {
+  QColor color = theme().hands;
+  color.setAlpha(selected ? 255 : 110);
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(QPen(color, selected ? 1.4 : 1));
+  p.setBrush(Qt::NoBrush);
+  p.drawLine(from, to);
+  // A ring where it holds, a dot where it is held.
+  p.drawEllipse(to, 4, 4);
+  p.setBrush(color);
+  p.drawEllipse(from, 2.5, 2.5);
+}
+
 void paint_turn(QPainter& p, QPointF at, double degrees, const QRectF& canvas) {
   paint_pill(p, QLocale().toString(degrees, 'f', 1) + QStringLiteral("°"), at + QPointF(0, 26), canvas);
 }

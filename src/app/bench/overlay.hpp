@@ -28,6 +28,8 @@ void paint_step_handle(QPainter& painter, QPointF at, const StepHandle& handle, 
 void paint_place(QPainter& painter, QPointF at);
 [[nodiscard]] QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit unit);
 
+/// A link from what is held to what holds it.
+void paint_link(QPainter& painter, QPointF from, QPointF to, bool selected);
 /// How far something is being turned, beside the pointer.
 void paint_turn(QPainter& painter, QPointF at, double degrees, const QRectF& canvas);
 /// What clicks mean just now.

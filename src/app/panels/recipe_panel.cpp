@@ -121,6 +121,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   turning->addWidget(turn);
   form->addRow(make_label(tr("turn by"), "quiet", piece_part_), turning);
   piece->addLayout(form);
+  held_ = new HeldList(session_, piece_part_);
+  piece->addWidget(held_);
   connect(stock_, &QComboBox::activated, this, [this](int row) {
     Project next = session_.project();
     for (const int id : session_.selectedPieces())
@@ -301,6 +303,7 @@ void RecipePanel::updatePiece(const Piece& piece, const Box& bounds) {
   }
   if (!one_stock) stock_->setCurrentIndex(-1);
   steps_->show(single ? piece.id : 0);
+  held_->show(single ? piece.id : 0);
   add_step_->setVisible(true);
   freeze_->setVisible(!piece.plain());
   together_->setVisible(!single);

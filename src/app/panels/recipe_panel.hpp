@@ -7,6 +7,7 @@
 #include <QToolButton>
 
 #include "app/actions.hpp"
+#include "app/panels/held_list.hpp"
 #include "app/panels/panel.hpp"
 #include "app/recipe/recipe_steps.hpp"
 #include "app/session.hpp"
@@ -41,6 +42,7 @@ class RecipePanel : public Panel {
   QToolButton* lock_;
   QComboBox* stock_;
   RecipeSteps* steps_;
+  HeldList* held_;
   QPushButton* add_step_;
   QPushButton* freeze_;
   QWidget* together_;

@@ -162,6 +162,42 @@ Source read_source(const Json& json, const std::string& where, int piece) {
   return source;
 }
 
+Axis read_axis(Fields& f) {
+  std::string said;
+  f.text("axis", said);
+  for (const Axis axis : kAxes) {
+    if (said == word(axis)) return axis;
+  }
+  f.bad("axis", "one of these is expected: x, y");
+}
+
+Hold read_hold(const Json& json, const std::string& where) {
+  Fields f(json, where);
+  Hold hold;
+  hold.axis = read_axis(f);
+  f.number("own_share", hold.own_share, 0, 1);
+  f.list(
+      "to",
+      [&](const Json& to, const std::string& at) {
+        Fields g(to, at);
+        Anchor& anchor = hold.to.emplace_back();
+        g.integer("piece", anchor.piece, 0, 1'000'000'000);
+        g.text("line", anchor.line);
+        g.number("share", anchor.share, 0, 1);
+        anchor.unknown = g.unknown();
+      },
+      2);
+  if (hold.to.empty()) f.bad("to", "one or two places are expected");
+  f.number("distance_mm", hold.distance_mm, -kFarthestMm, kFarthestMm);
+  f.list("row", [&](const Json& id, const std::string& at) {
+    if (!id.is_number_integer()) throw BadField{at, "the id of a piece is expected"};
+    hold.row.push_back(id.get<int>());
+  });
+  if (!hold.row.empty() && hold.to.size() != 2) f.bad("to", "a row needs two places");
+  hold.unknown = f.unknown();
+  return hold;
+}
+
 Piece read_piece(const Json& json, const std::string& where) {
   Fields f(json, where);
   Piece piece;
@@ -174,6 +210,16 @@ Piece read_piece(const Json& json, const std::string& where) {
   f.boolean("aspect_locked", piece.aspect_locked);
   f.text("group", piece.group);
   f.boolean("helper", piece.helper);
+  f.boolean("hidden", piece.hidden);
+  f.boolean("locked", piece.locked);
+  f.boolean("not_now", piece.not_now);
+  f.list("held", [&](const Json& hold, const std::string& at) {
+    piece.holds.push_back(read_hold(hold, at));
+    for (std::size_t i = 0; i + 1 < piece.holds.size(); ++i) {
+      if (piece.holds[i].axis == piece.holds.back().axis)
+        throw BadField{at + ".axis", "the piece is held on this axis already"};
+    }
+  });
   if (const Json* source = f.find("source")) piece.source = read_source(*source, f.name_of("source"), piece.id);
   std::set<int> steps;
   f.list("recipe", [&](const Json& step, const std::string& at) {
@@ -368,6 +414,13 @@ Project read_project(const Json& json) {
   f.list("pieces", [&](const Json& piece, const std::string& at) {
     p.pieces.emplace_back(read_piece(piece, at));
     if (!ids.insert(p.pieces.back()->id).second) throw BadField{at + ".id", "this id is already taken"};
+  });
+  f.list("guides", [&](const Json& json_guide, const std::string& at) {
+    Fields g(json_guide, at);
+    Guide& guide = p.guides.emplace_back();
+    guide.axis = read_axis(g);
+    g.number("at_mm", guide.at_mm, -kFarthestMm, kFarthestMm);
+    guide.unknown = g.unknown();
   });
   f.list("sheets", [&](const Json& sheet, const std::string& at) { p.sheets.push_back(read_sheet(sheet, at)); });
   f.list("parts", [&](const Json& part, const std::string& at) { p.parts.push_back(read_part(part, at)); });

@@ -104,6 +104,24 @@ Json to_value(const Dress& d) {
   return j;
 }
 
+Json to_value(const Hold& h) {
+  Json j;
+  j["axis"] = word(h.axis);
+  j["own_share"] = h.own_share;
+  j["to"] = list_of(h.to, [](const Anchor& a) {
+    Json to;
+    to["piece"] = a.piece;
+    if (!a.line.empty()) to["line"] = a.line;
+    to["share"] = a.share;
+    keep(to, a.unknown);
+    return to;
+  });
+  if (h.distance_mm != 0) j["distance_mm"] = h.distance_mm;
+  if (!h.row.empty()) j["row"] = h.row;
+  keep(j, h.unknown);
+  return j;
+}
+
 Json to_value(const Piece& p) {
   const auto& m = p.placement;
   Json j;
@@ -116,6 +134,10 @@ Json to_value(const Piece& p) {
   j["lines"] = list_of(p.lines, [](const Line& l) { return to_value(l); });
   if (!p.group.empty()) j["group"] = p.group;
   if (p.helper) j["helper"] = true;
+  if (p.hidden) j["hidden"] = true;
+  if (p.locked) j["locked"] = true;
+  if (p.not_now) j["not_now"] = true;
+  if (!p.holds.empty()) j["held"] = list_of(p.holds, [](const Hold& h) { return to_value(h); });
   if (!p.steps.empty()) j["recipe"] = list_of(p.steps, [](const Step& s) { return to_value(s); });
   for (const auto& [id, d] : p.dress) j["made_lines"][id] = to_value(d);
   keep(j, p.unknown);
@@ -210,6 +232,14 @@ std::string to_json(const Project& project) {
   j["name"] = project.name;
   j["unit"] = project.unit == LengthUnit::inch ? "in" : "mm";
   j["machine"] = to_value(project.machine);
+  if (!project.guides.empty())
+    j["guides"] = list_of(project.guides, [](const Guide& g) {
+      Json guide;
+      guide["axis"] = word(g.axis);
+      guide["at_mm"] = g.at_mm;
+      keep(guide, g.unknown);
+      return guide;
+    });
   j["sheets"] = list_of(project.sheets, [](const Sheet& s) { return to_value(s); });
   j["pieces"] = list_of(project.pieces, [](const Shared<Piece>& p) { return to_value(*p); });
   if (!project.parts.empty()) j["parts"] = list_of(project.parts, [](const PartRecord& r) { return to_value(r); });

@@ -345,6 +345,7 @@ Project duplicate_piece(Project project, int id, int* copy_id, Vec by) {
   Piece copy = **at;
   copy.id = next_piece_id(project);
   copy.placement = Affine::move(by.x, by.y) * copy.placement;
+  copy.holds.clear();  // it would lie on the first one again
   for (auto& note : copy.source.notes) {
     for (auto& ref : note.lines) ref.piece = copy.id;
   }
@@ -402,6 +403,7 @@ std::vector<int> split_piece(Project& project, int id, const std::function<std::
     ids.push_back(part.id);
     if (!keys[i].empty()) part.name = keys[i];
     if (i > 0) part.source.notes.clear();
+    part.holds.clear();  // its frame is another
     std::erase_if(part.lines, [&](const Line& line) { return key(line) != keys[i]; });
     // What a file paints last lies on top.
     parts.insert(parts.begin(), Shared<Piece>(std::move(part)));

@@ -12,6 +12,7 @@
 #include "core/color.hpp"
 #include "core/geometry/path.hpp"
 #include "core/project/finding.hpp"
+#include "core/project/held.hpp"
 #include "core/project/laying.hpp"
 #include "core/project/picture.hpp"
 #include "core/project/recipe.hpp"
@@ -79,7 +80,11 @@ struct Piece {
   std::string group;  ///< names of the groups around it, outermost first, joined with " / "
   Affine placement;   ///< the source's coordinates to the figure's, mm
   bool aspect_locked = true;
-  bool helper = false;  ///< only shapes other pieces; never run itself
+  bool helper = false;      ///< only shapes other pieces; never run itself
+  bool hidden = false;      ///< not shown on the bench; it is run all the same
+  bool locked = false;      ///< the bench's hands pass it by
+  bool not_now = false;     ///< left out of the run
+  std::vector<Hold> holds;  ///< where it is held, at most once on an axis
   Source source;
   std::vector<Line> lines;  ///< of a source without a kind
   std::vector<Step> steps;
@@ -193,6 +198,7 @@ struct Project {
   std::string name;
   LengthUnit unit = LengthUnit::mm;   ///< for rulers and fields; files and the core keep mm
   std::vector<Shared<Piece>> pieces;  ///< top layer first
+  std::vector<Guide> guides;
   std::vector<Sheet> sheets;
   std::vector<PartRecord> parts;  ///< of those about which something was said
   std::vector<ShelfItem> shelf;

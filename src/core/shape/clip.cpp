@@ -101,6 +101,16 @@ Project pasted(Project project, const Project& clip, Vec by, std::vector<int>* i
         if (const auto known = now.find(static_cast<int>(id)); known != now.end()) id = known->second;
       }
     }
+    // Held to what came along it stays; what it was held to elsewhere is not here.
+    std::erase_if(piece.holds, [&](Hold& hold) {
+      const auto renamed = [&](int& id) {
+        const auto known = now.find(id);
+        if (known != now.end()) id = known->second;
+        return known != now.end();
+      };
+      return !std::all_of(hold.to.begin(), hold.to.end(), [&](Anchor& a) { return renamed(a.piece); }) ||
+             !std::all_of(hold.row.begin(), hold.row.end(), renamed);
+    });
     for (auto& note : piece.source.notes) {
       for (auto& ref : note.lines) ref.piece = piece.id;
     }

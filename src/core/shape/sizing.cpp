@@ -96,7 +96,7 @@ Box source_box(const DrawnPiece& drawn) {
 
 /// How the result grows with the sources along one axis is found by trying: first as if steps added a margin of their
 /// own, then by the secant through the last two tries.
-struct Axis {
+struct Wish {
   std::optional<double> wanted;
   double has = 0, factor = 1, last_factor = 1, last_has = 0;
   [[nodiscard]] double off() const { return wanted ? std::abs(has - *wanted) : 0; }
@@ -168,7 +168,7 @@ std::optional<Project> size_pieces(const Project& project, const std::vector<int
     if (!height && start->height() > 0) height = start->height();
   }
   const Vec fixed{start->x0 + sizing.anchor.x * start->width(), start->y0 + sizing.anchor.y * start->height()};
-  Axis across{width, start->width()}, down{height, start->height()};
+  Wish across{width, start->width()}, down{height, start->height()};
   Project best = project;
   Box best_frame = *start;
   double best_off = std::numeric_limits<double>::infinity();

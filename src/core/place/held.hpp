@@ -1,0 +1,46 @@
+// Held places: pieces that stay where they are beside others, whatever becomes of those.
+#pragma once
+
+#include "core/error.hpp"
+#include "core/said.hpp"
+#include "core/shape/evaluate.hpp"
+
+namespace dotlane {
+
+/// Where a hold wants the held place of the piece on its axis, mm in the figure; nothing where what it is held to is
+/// not there.
+[[nodiscard]] std::optional<double> held_at(const Project& project, const Drawing& drawing, const Piece& piece,
+                                            const Hold& hold);
+
+/// The project with the piece held as it lies: the hold's distance becomes what it is now, and one that the piece had
+/// on this axis is gone. Refused, with the reason, where what it is held to depends on the piece itself or is not
+/// there.
+[[nodiscard]] Result<Project> hold_piece(Project project, const Drawing& drawing, int piece, Hold hold);
+
+/// Holds three or more pieces as a row with equal gaps, along the axis on which they lie further apart: the outermost
+/// stay, those between follow. Refused as above.
+[[nodiscard]] Result<Project> hold_row(Project project, const Drawing& drawing, const std::vector<int>& pieces);
+
+/// Lets the pieces go, on one axis or on both.
+[[nodiscard]] Project let_go(Project project, const std::vector<int>& pieces, std::optional<Axis> axis = {});
+
+/// The same holds at another distance, mm.
+[[nodiscard]] Project set_held_distance(Project project, int piece, Axis axis, double distance_mm);
+
+/// Whether a distance belongs to the hold: from an edge to an edge. A middle, or one of a row, is held or is not.
+[[nodiscard]] bool has_distance(const Hold& hold);
+
+/// What follows from an edit that led from `before` to `next`: held pieces that it moved by hand have another distance,
+/// or are let go where none belongs to them; then all held pieces go to where they are held. What is held to pieces
+/// that are gone is let go. Pieces that take long to work out are followed as they were (Effort::at_once).
+[[nodiscard]] Project with_held_places(const Project& before, Project next, DrawingCache& cache,
+                                       Effort effort = Effort::whole);
+
+/// From what is held to what holds it, mm in the figure, to be shown: one for each place that it is held to.
+[[nodiscard]] std::vector<std::pair<Vec, Vec>> held_links(const Project& project, const Drawing& drawing,
+                                                          const Piece& piece);
+
+/// How it is held, to be told: "held/edge" and so on, with names of pieces and places.
+[[nodiscard]] Said told(const Project& project, const Hold& hold);
+
+}  // namespace dotlane
