@@ -9,6 +9,7 @@
 
 #include "app/application.hpp"
 #include "app/dialogs.hpp"
+#include "app/ledger/ledger_actions.hpp"
 #include "app/panels/recipe_panel.hpp"
 #include "app/panels/run_panel.hpp"
 #include "app/sheets/parts_ledger.hpp"
@@ -94,6 +95,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
 
   addFileActions();
   shapes_ = new ShapeActions(session_, actions_, *notice_, this);
+  add_ledger_actions(actions_, session_, *ledger_);
   places_ = new PlaceActions(session_, actions_, *notice_, *bench_, this);
   copies_ = new CopyActions(
       session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
@@ -297,7 +299,9 @@ void MainWindow::addEditActions() {
   actions_.add("redo", tr("Redo"), Qt::CTRL | Qt::SHIFT | Qt::Key_Z, [this] { session_.redo(); });
   actions_.add("select-all", tr("Select everything"), QKeySequence::SelectAll, [this] {
     std::vector<LineRef> all;
-    for (const auto& piece : session_.project().pieces) all.push_back({piece->id, ""});
+    for (const auto& piece : session_.project().pieces) {
+      if (!piece->hidden && !piece->locked) all.push_back({piece->id, ""});
+    }
     session_.select(std::move(all));
   });
   actions_.add("delete", tr("Remove what is selected"), QKeySequence(Qt::Key_Delete), [this] { shapes_->remove(); });
@@ -355,6 +359,8 @@ void MainWindow::addEditActions() {
                        text);
                  });
   }
+  actions_.add("next-below", tr("Select the next piece below, where the pointer is"), then(Qt::Key_B),
+               [this] { bench_->selectBelow(); });
   const auto pick = [this](Picking what) {
     setStage(Stage::draft);
     bench_->setPicking(bench_->picking() == what ? Picking::none : what);
@@ -416,6 +422,7 @@ void MainWindow::updateActions() {
   shapes_->update();
   copies_->update();
   places_->update();
+  update_ledger_actions(actions_, session_);
   lettering_->update();
   enable("run-start", some && !run_->active());
   enable("run-cancel", run_->active());

@@ -229,7 +229,11 @@ void TopBar::update() {
   project_->setToolTip(session_.path().isEmpty()
                            ? tr("Not saved yet")
                            : session_.path() + (session_.modified() ? tr("  (changed)") : QString()));
-  stages_[0]->setState(project.pieces.empty() ? QString() : counted(project.pieces.size(), tr("piece"), tr("pieces")));
+  const auto hidden =
+      std::count_if(project.pieces.begin(), project.pieces.end(), [](const auto& p) { return p->hidden; });
+  stages_[0]->setState(project.pieces.empty() ? QString()
+                       : hidden == 0          ? counted(project.pieces.size(), tr("piece"), tr("pieces"))
+                                              : tr("%1 hidden of %2").arg(hidden).arg(project.pieces.size()));
   stages_[1]->setState(project.sheets.empty() ? QString() : QString::number(project.sheets.size()));
   stages_[2]->setState(plan.passes.empty()
                            ? QString()

@@ -223,6 +223,18 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     if (options.stacked && piece.piece->helper) continue;  // what shapes others is not there in the end
     Courses& courses = courses_of[static_cast<std::size_t>(drawing.pieces.rend() - it - 1)];
+    if (piece.piece->id == options.outlined) {
+      QPen pen(theme.accent, 1, Qt::DotLine);
+      pen.setCosmetic(true);
+      p.setPen(pen);
+      for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
+        for (const auto& polyline : courses.of(i)) {
+          to_pixels(view, piece.map_of(i), polyline, pixels);
+          p.drawPolyline(pixels);
+        }
+      }
+      continue;
+    }
     if (const auto paint = options.stacked ? paint_of(piece) : std::nullopt) {
       // In the end there is the paint, and no stencil any more.
       p.setRenderHint(QPainter::Antialiasing, true);

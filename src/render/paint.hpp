@@ -37,6 +37,7 @@ struct LineOptions {
   bool stacked = false;
   bool hidden = true;                       ///< when stacked: what lies under is shown faintly
   bool shadows = false;                     ///< when stacked: each layer throws one, a hair thick
+  int outlined = 0;                         ///< id of a piece that shows its outline alone, to see what lies under it
   QRectF clip;                              ///< px; lines outside are passed over
   const std::atomic<bool>* stop = nullptr;  ///< give up soon after it turns true
 };

@@ -122,6 +122,12 @@ const std::map<std::string_view, const char*> kEnglish{
     {"not-now",
      "Not this time: [{parts|n:part:parts} and ][{passes|n:pass:passes}] left out of the run. \"Run everything\" takes "
      "them in again."},
+    {"pieces-not-now",
+     "Not this time: {pieces|n:piece is:pieces are} left out of the run. \"Run everything\" takes them in again."},
+    {"hidden-runs",
+     "{pieces|n:piece is hidden and is run:pieces are hidden and are run} all the same. Leave out what is not to be "
+     "run "
+     "this time."},
     // --- findings: shapes
     {"recipe-trouble", "{piece}[, {step|step}]: {because}"},
     {"stencil-neck",

@@ -147,14 +147,29 @@ std::set<int> Bench::loadsOf(int piece) const {
 }
 
 Drawing Bench::shown() const {
-  if (stacked_ || plainTable()) return session_.drawing();
-  if (showsMats()) return session_.derived().layout.on_mats(load_);
+  if (showsMats() && !stacked_) return session_.derived().layout.on_mats(load_);
+  const bool all = stacked_ || plainTable(), draft = !on_mats_ && !record_ && scrub_ < 0;  // what is hidden is run
   Drawing out;
   for (const auto& piece : session_.drawing().pieces) {
-    const auto loads = loadsOf(piece->piece->id);
-    if (loads.empty() || loads.contains(load_)) out.pieces.push_back(piece);
+    if (draft && piece->piece->hidden) continue;
+    if (!all) {
+      const auto loads = loadsOf(piece->piece->id);
+      if (!loads.empty() && !loads.contains(load_)) continue;
+    }
+    out.pieces.push_back(piece);
   }
   return out;
+}
+
+Drawing Bench::reachable() const {
+  Drawing out = shown();
+  std::erase_if(out.pieces, [this](const auto& piece) { return piece->piece->locked || piece->piece->id == under_; });
+  return out;
+}
+
+bool Bench::inReach(int piece) const {
+  const Piece* found = find_piece(session_.project(), piece);
+  return found && !found->locked && !found->hidden;
 }
 
 void Bench::setLoad(int load) {
@@ -260,6 +275,7 @@ void Bench::paintArt(QPainter& p) {
     options.stacked = plain || (stacked_ && !rehearsing);
     options.hidden = stacked_ && hidden_shown_;
     options.shadows = plain;
+    options.outlined = under_;
     Drawing drawing = shown();
     const std::size_t segments = drawing.segments();
     return Art{segments, [project = session_.project(), drawing = std::move(drawing), load = load_,

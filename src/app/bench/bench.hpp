@@ -55,6 +55,9 @@ class Bench : public Table {
   /// How the piece could be held where it has just met something; none where it has not.
   [[nodiscard]] std::vector<Hold> meetings();
 
+  /// Selects the piece below the one that is selected, where the pointer is; below the lowest comes the top one again.
+  void selectBelow();
+
   /// What clicks on the selected piece do, until Escape.
   void setPicking(Picking what);
   [[nodiscard]] Picking picking() const { return picking_; }
@@ -70,6 +73,8 @@ class Bench : public Table {
   void mouseReleaseEvent(QMouseEvent* event) override;
   void mouseDoubleClickEvent(QMouseEvent* event) override;
   void keyPressEvent(QKeyEvent* event) override;
+  void keyReleaseEvent(QKeyEvent* event) override;
+  void focusOutEvent(QFocusEvent* event) override;
   void changeEvent(QEvent* event) override;
   bool event(QEvent* event) override;
   void inputMethodEvent(QInputMethodEvent* event) override;
@@ -89,6 +94,13 @@ class Bench : public Table {
   [[nodiscard]] Drawing space() const;
   /// What of that the bench shows now.
   [[nodiscard]] Drawing shown() const;
+  /// What of that hands can take: not what is locked.
+  [[nodiscard]] Drawing reachable() const;
+  [[nodiscard]] bool inReach(int piece) const;
+  /// The pieces at a place, the top one first.
+  [[nodiscard]] std::vector<int> piecesAt(QPointF at) const;
+  /// Shows the outline alone of this piece, and takes what is under it; 0: of none.
+  void lookUnder(int piece);
   /// The mat loads with sheets of the piece's stock.
   [[nodiscard]] std::set<int> loadsOf(int piece) const;
   /// Around what is selected, as it is or as it was asked to be.
@@ -139,6 +151,7 @@ class Bench : public Table {
   int load_ = 1;
   bool on_mats_ = false, plain_ = false;
   bool stacked_ = false, hidden_shown_ = true;
+  int under_ = 0;  // the piece that is looked under
 
   MarksLayer marks_;
   const RunRecord* record_ = nullptr;
@@ -147,6 +160,7 @@ class Bench : public Table {
   std::vector<LineRef> pointed_;
   std::optional<Vec> pointed_at_;
 
+  QPointF pointer_;  // where it was seen last
   Drag drag_ = Drag::none;
   std::vector<LineRef> moved_lines_;  // single lines that are dragged; empty: whole pieces
   Box press_bounds_;

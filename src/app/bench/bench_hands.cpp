@@ -22,7 +22,7 @@ Affine about(Vec middle, const Affine& map) {
 }  // namespace
 
 std::optional<LineRef> Bench::hit(QPointF at) const {
-  const Drawing shown = this->shown();
+  const Drawing shown = reachable();
   const Vec mm = view_.to_mm(at);
   if (auto line = pick_line(shown, mm, kReachPx / view_.px_per_mm)) return line;
   // Not on a line: the smallest piece around the place.
@@ -36,6 +36,35 @@ std::optional<LineRef> Bench::hit(QPointF at) const {
     }
   }
   return inside;
+}
+
+std::vector<int> Bench::piecesAt(QPointF at) const {
+  std::vector<int> out;
+  const Vec mm = view_.to_mm(at);
+  const Drawing drawing = reachable();
+  for (const auto& piece : drawing.pieces) {
+    const bool there = piece->bounds.contains(mm) || pick_line(Drawing{{piece}}, mm, kReachPx / view_.px_per_mm);
+    if (there) out.push_back(piece->piece->id);
+  }
+  return out;
+}
+
+void Bench::selectBelow() {
+  const auto there = piecesAt(pointer_);
+  if (there.empty()) return;
+  const auto selected = session_.selectedPieces();
+  // From the lowest of those selected on.
+  std::size_t next = 0;
+  for (std::size_t i = 0; i < there.size(); ++i) {
+    if (std::find(selected.begin(), selected.end(), there[i]) != selected.end()) next = i + 1;
+  }
+  session_.select({{there[next % there.size()], ""}});
+}
+
+void Bench::lookUnder(int piece) {
+  if (piece == under_) return;
+  under_ = piece;
+  refresh();
 }
 
 void Bench::clickAt(QPointF at, Qt::KeyboardModifiers keys) {
@@ -61,7 +90,9 @@ void Bench::clickAt(QPointF at, Qt::KeyboardModifiers keys) {
 
 void Bench::selectGroup(int piece) {
   std::vector<LineRef> all;
-  for (const int id : with_group(session_.project(), {piece})) all.push_back({id, ""});
+  for (const int id : with_group(session_.project(), {piece})) {
+    if (inReach(id) || showsMats()) all.push_back({id, ""});
+  }
   session_.select(std::move(all));
 }
 
@@ -110,8 +141,9 @@ void Bench::dropWanted() {
 bool Bench::hasHandles() const {
   const auto& selection = session_.selection();
   return !selection.empty() && !showsMats() && !record_ && scrub_ < 0 && !typing_.active() &&
-         picking_ == Picking::none &&
-         std::all_of(selection.begin(), selection.end(), [](const LineRef& ref) { return ref.line.empty(); });
+         picking_ == Picking::none && std::all_of(selection.begin(), selection.end(), [this](const LineRef& ref) {
+           return ref.line.empty() && inReach(ref.piece);
+         });
 }
 
 std::optional<Handle> Bench::handleAt(QPointF at) const {
@@ -401,6 +433,7 @@ void Bench::dropGuide(QPointF at) {
 }
 
 void Bench::mousePressEvent(QMouseEvent* event) {
+  pointer_ = event->position();
   if (pressed(event) || event->button() != Qt::LeftButton) return;
   if (picking_ == Picking::bridges) {
     drag_ = Drag::picked;
@@ -489,6 +522,7 @@ void Bench::showCursor(QPointF at) {
 
 void Bench::mouseMoveEvent(QMouseEvent* event) {
   const QPointF at = event->position();
+  pointer_ = at;
   if (dragged(event, drag_ != Drag::none)) return;
   if (drag_ == Drag::none) return showCursor(at);
   switch (drag_) {
@@ -556,7 +590,7 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
   }
   if (drag == Drag::band && moved_) {
     const Vec a = view_.to_mm(band_.topLeft()), b = view_.to_mm(band_.bottomRight());
-    auto lines = lines_inside(space(), {a.x, a.y, b.x, b.y});
+    auto lines = lines_inside(reachable(), {a.x, a.y, b.x, b.y});
     if (event->modifiers() & Qt::ControlModifier) {
       const auto& old = session_.selection();
       lines.insert(lines.end(), old.begin(), old.end());
@@ -606,6 +640,7 @@ void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
 void Bench::nudge(double dx, double dy) {
   const auto pieces = session_.selectedPieces();
   if (pieces.empty() || record_ || showsMats()) return;
+  if (!std::all_of(pieces.begin(), pieces.end(), [this](int id) { return inReach(id); })) return;
   const auto& chosen = session_.selection();
   session_.commit(can_move_lines(session_.project(), chosen) ? move_lines(session_.project(), chosen, {dx, dy})
                                                              : move_pieces(session_.project(), pieces, {dx, dy}),
@@ -629,7 +664,21 @@ QVariant Bench::inputMethodQuery(Qt::InputMethodQuery query) const {
 }
 
 void Bench::keyPressEvent(QKeyEvent* event) {
-  if (!typing_.key(event)) Table::keyPressEvent(event);
+  if (typing_.key(event)) return;
+  if (event->key() != Qt::Key_U || event->modifiers() != Qt::NoModifier) return Table::keyPressEvent(event);
+  if (event->isAutoRepeat() || showsMats()) return;
+  const auto there = piecesAt(pointer_);
+  lookUnder(there.empty() ? 0 : there.front());
+}
+
+void Bench::keyReleaseEvent(QKeyEvent* event) {
+  if (event->key() == Qt::Key_U && !event->isAutoRepeat()) lookUnder(0);
+  Table::keyReleaseEvent(event);
+}
+
+void Bench::focusOutEvent(QFocusEvent* event) {
+  lookUnder(0);
+  Table::focusOutEvent(event);
 }
 
 void Bench::escape() {

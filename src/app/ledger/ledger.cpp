@@ -45,12 +45,13 @@ class RowPainter : public QStyledItemDelegate {
       p->fillRect(r, t.accent_soft);
       p->fillRect(QRectF(0, r.top(), 3, r.height()), t.accent);
     }
+    const bool hovered = option.state & QStyle::State_MouseOver;
     if (kind == LedgerModel::stock_row) {
-      paintStock(*p, r, index.data(LedgerModel::StockRole).toString().toStdString());
+      paintStock(*p, r, hovered, index.data(LedgerModel::StockRole).toString().toStdString());
     } else if (const DrawnPiece* drawn =
                    find_drawn(model_.session().drawing(), index.data(LedgerModel::PieceRole).toInt())) {
       if (kind == LedgerModel::piece_row) {
-        paintPiece(*p, r, *drawn, selected);
+        paintPiece(*p, r, *drawn, selected, hovered);
       } else {
         const auto at = static_cast<std::size_t>(index.data(LedgerModel::LineRole).toInt());
         if (at < drawn->piece->lines.size()) paintLine(*p, r, *drawn->piece, at);
@@ -65,10 +66,23 @@ class RowPainter : public QStyledItemDelegate {
     p->restore();
   }
 
+  QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem&, const QModelIndex&) const override {
+    auto* line = new QLineEdit(parent);
+    line->setObjectName(QStringLiteral("ledgerName"));
+    line->setAccessibleName(QObject::tr("Name of the piece"));
+    set_kind(line, "boxed");
+    return line;
+  }
+  void updateEditorGeometry(QWidget* editor, const QStyleOptionViewItem& option, const QModelIndex&) const override {
+    QRect row = option.rect;
+    row.setLeft(0);
+    editor->setGeometry(name_place(row).adjusted(-6, 0, 60, 2));
+  }
+
  private:
   const LedgerModel& model_;
 
-  void paintStock(QPainter& p, const QRectF& r, const std::string& id) const {
+  void paintStock(QPainter& p, const QRectF& r, bool hovered, const std::string& id) const {
     const Theme& t = theme();
     const Project& project = model_.session().project();
     const Stock* stock = find_stock(project, id);
@@ -88,11 +102,18 @@ class RowPainter : public QStyledItemDelegate {
                                      : tr("1 sheet");
     QFont small = ui_font(11);
     const int mat_width = QFontMetrics(small).horizontalAdvance(mat);
-    p.drawText(QRectF(38, r.top(), r.right() - 38 - mat_width - 22, r.height()), Qt::AlignVCenter,
-               p.fontMetrics().elidedText(name, Qt::ElideRight, static_cast<int>(r.right()) - 38 - mat_width - 22));
+    const bool hidden = std::any_of(project.pieces.begin(), project.pieces.end(),
+                                    [&](const auto& piece) { return piece->stock == id && piece->hidden; }) &&
+                        std::all_of(project.pieces.begin(), project.pieces.end(),
+                                    [&](const auto& piece) { return piece->stock != id || piece->hidden; });
+    const int eye = hovered || hidden ? 22 : 0;
+    if (eye > 0) eye_icon(!hidden, t.quiet).paint(&p, eye_place(r.toRect(), LedgerModel::stock_row));
+    const int room = static_cast<int>(r.right()) - 38 - mat_width - 22 - eye;
+    p.drawText(QRectF(38, r.top(), room, r.height()), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(name, Qt::ElideRight, room));
     p.setFont(small);
     p.setPen(t.quiet);
-    p.drawText(r.adjusted(0, 0, -14, 0), Qt::AlignRight | Qt::AlignVCenter, mat);
+    p.drawText(r.adjusted(0, 0, -14 - eye, 0), Qt::AlignRight | Qt::AlignVCenter, mat);
   }
 
   struct Thumbnail {
@@ -113,7 +134,7 @@ class RowPainter : public QStyledItemDelegate {
   }
   mutable std::map<int, Thumbnail> thumbnails_;
 
-  void paintPiece(QPainter& p, const QRectF& r, const DrawnPiece& drawn, bool selected) const {
+  void paintPiece(QPainter& p, const QRectF& r, const DrawnPiece& drawn, bool selected, bool hovered) const {
     const Theme& t = theme();
     const Session& session = model_.session();
     const Piece& piece = *drawn.piece;
@@ -129,8 +150,15 @@ class RowPainter : public QStyledItemDelegate {
         QPainter q(&made.picture);
         paint_thumbnail(q, QRectF(0, 0, 42, 42), session.project(), drawn, t);
       }
+      p.setOpacity(piece.hidden ? 0.35 : 1);
       p.drawPixmap(box.topLeft(), made.picture);
+      p.setOpacity(1);
     }
+    if (hovered || selected || piece.hidden)
+      eye_icon(!piece.hidden, piece.hidden ? t.hands : t.quiet)
+          .paint(&p, eye_place(r.toRect(), LedgerModel::piece_row));
+    if (hovered || selected || piece.locked)
+      lock_icon(piece.locked, piece.locked ? t.hands : t.quiet).paint(&p, lock_place(r.toRect()));
     std::set<Role> roles;
     for (const auto& line : piece.lines) roles.insert(line.role);
     double x = r.right() - 20;
@@ -138,7 +166,7 @@ class RowPainter : public QStyledItemDelegate {
       paint_role_glyph(p, {x, r.top() + 20}, *it, role_color(*it, t.dark), 10);
     }
     const int room = static_cast<int>(x - 68);
-    p.setPen(t.ink);
+    p.setPen(piece.hidden ? t.quiet : t.ink);
     p.setFont(ui_font(13, selected));
     p.drawText(QRectF(68, r.top() + 9, room, 20), Qt::AlignVCenter,
                p.fontMetrics().elidedText(qs(piece.name), Qt::ElideRight, room));
@@ -147,8 +175,12 @@ class RowPainter : public QStyledItemDelegate {
     const LengthUnit unit = session.project().unit;
     QString size = size_text(drawn.bounds, unit) + QChar(' ') + unit_word(unit);
     if (piece.helper) size += QObject::tr("  ·  helper");
+    if (piece.not_now) size += QObject::tr("  ·  not this time");
     if (!piece.group.empty()) size += QStringLiteral("  ·  ") + qs(piece.group);
-    p.drawText(QRectF(68, r.top() + 29, r.width() - 84, 18), Qt::AlignVCenter, size);
+    const bool icons = hovered || selected || piece.hidden || piece.locked;
+    const int wide = (icons ? lock_place(r.toRect()).left() - 4 : static_cast<int>(r.right()) - 16) - 68;
+    p.drawText(QRectF(68, r.top() + 29, wide, 18), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(size, Qt::ElideRight, wide));
     p.setPen(QPen(t.hairline, 1));
     p.setRenderHint(QPainter::Antialiasing, false);
     p.drawLine(QPointF(16, r.bottom()), QPointF(r.right() - 14, r.bottom()));
@@ -177,6 +209,7 @@ class RowPainter : public QStyledItemDelegate {
 Ledger::Ledger(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
   set_kind(this, "left");
   setAttribute(Qt::WA_StyledBackground);
+  model_ = new LedgerModel(session, this);
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 1, 0);
   column->setSpacing(0);
@@ -186,8 +219,19 @@ Ledger::Ledger(Session& session, QWidget* parent) : QWidget(parent), session_(se
   head->addStretch();
   head->addWidget(make_label(tr("top layer first"), "quiet", this));
   column->addLayout(head);
-  model_ = new LedgerModel(session, this);
-  tree_ = new QTreeView(this);
+  find_ = new QLineEdit(this);
+  find_->setObjectName(QStringLiteral("ledgerFind"));
+  find_->setPlaceholderText(tr("Find by name, role, colour, size"));
+  find_->setAccessibleName(tr("Find pieces in the ledger"));
+  find_->setToolTip(tr("For instance: cliff, draw, teal, 87, 44x110"));
+  find_->setClearButtonEnabled(true);
+  set_kind(find_, "boxed");
+  auto* finding = new QHBoxLayout;
+  finding->setContentsMargins(12, 0, 12, 8);
+  finding->addWidget(find_);
+  column->addLayout(finding);
+  connect(find_, &QLineEdit::textChanged, model_, &LedgerModel::setWanted);
+  tree_ = new LedgerTree(session, this);
   tree_->setObjectName(QStringLiteral("ledger"));
   tree_->setAccessibleName(tr("Ledger: pieces and their lines"));
   tree_->setModel(model_);
@@ -195,7 +239,6 @@ Ledger::Ledger(Session& session, QWidget* parent) : QWidget(parent), session_(se
   tree_->setHeaderHidden(true);
   tree_->setIndentation(0);
   tree_->setRootIsDecorated(false);
-  tree_->setExpandsOnDoubleClick(true);
   tree_->setSelectionMode(QAbstractItemView::ExtendedSelection);
   tree_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
   tree_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -225,6 +268,15 @@ void Ledger::addButtons(const Actions& actions) {
   connect(shape, &QPushButton::clicked, shapes, [shapes, shape] { shapes->openAbove(shape); });
   row->addWidget(shape);
   static_cast<QVBoxLayout*>(layout())->addLayout(row);
+}
+
+void Ledger::rename() {
+  const auto pieces = session_.selectedPieces();
+  if (pieces.size() != 1) return;
+  const QItemSelection row = model_->selectionOf({{pieces.front(), ""}});
+  if (row.isEmpty()) return;
+  tree_->setFocus();
+  tree_->edit(row.front().topLeft());
 }
 
 void Ledger::followSession() {

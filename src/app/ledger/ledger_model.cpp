@@ -1,10 +1,26 @@
 #include "app/ledger/ledger_model.hpp"
 
+#include <map>
 #include <set>
 
 #include "app/units.hpp"
+#include "core/project/edit.hpp"
+#include "core/project/find.hpp"
 
 namespace dotlane {
+
+namespace {
+
+/// What is out of the ordinary about it, for those who do not see the icons.
+QString state_text(const Piece& piece) {
+  QString out;
+  if (piece.hidden) out += LedgerModel::tr(", hidden");
+  if (piece.locked) out += LedgerModel::tr(", locked");
+  if (piece.not_now) out += LedgerModel::tr(", not this time");
+  return out;
+}
+
+}  // namespace
 
 LedgerModel::LedgerModel(Session& session, QObject* parent) : QAbstractItemModel(parent), session_(session) {
   rows_ = rowsOf(session_.project());
@@ -14,20 +30,27 @@ LedgerModel::LedgerModel(Session& session, QObject* parent) : QAbstractItemModel
 std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const {
   std::vector<Row> out;
   std::set<std::string> stocks;
+  std::map<int, const DrawnPiece*> drawn_by;
+  for (const auto& drawn : session_.drawing().pieces) drawn_by[drawn->piece->id] = drawn.get();
   for (const auto& sheet : project.sheets) {
     if (!stocks.insert(sheet.stock).second) continue;
     Row heading;
     heading.stock = sheet.stock;
     out.push_back(std::move(heading));
+    const std::size_t first = out.size();
     for (const auto& piece : project.pieces) {
       if (piece->stock != sheet.stock) continue;
       Row row;
       row.piece = piece->id;
-      if (const DrawnPiece* drawn = find_drawn(session_.drawing(), piece->id)) {
+      const auto found = drawn_by.find(piece->id);
+      const DrawnPiece* drawn = found == drawn_by.end() ? nullptr : found->second;
+      if (!wanted_.empty() && !(drawn && is_meant(project, *drawn, wanted_))) continue;
+      if (drawn) {
         for (const auto& line : drawn->piece->lines) row.lines.push_back(line.id);
       }
       out.push_back(std::move(row));
     }
+    if (!wanted_.empty() && out.size() == first) out.pop_back();
   }
   return out;
 }
@@ -70,14 +93,15 @@ QVariant LedgerModel::data(const QModelIndex& index, int role) const {
   if (role == PieceRole) return row.piece;
   if (role == StockRole) return qs(row.stock);
   if (role == LineRole) return is_line ? index.row() : -1;
-  if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole && role != Qt::ToolTipRole) return {};
+  if (role != Qt::DisplayRole && role != Qt::EditRole && role != Qt::AccessibleTextRole && role != Qt::ToolTipRole)
+    return {};
   if (!row.stock.empty()) {
     const Stock* stock = find_stock(project, row.stock);
     return qs(stock ? stock->name : row.stock);
   }
   const Piece* piece = find_piece(project, row.piece);
   if (!piece) return {};
-  if (!is_line) return qs(piece->name);
+  if (!is_line) return qs(piece->name) + (role == Qt::AccessibleTextRole ? state_text(*piece) : QString());
   const auto at = static_cast<std::size_t>(index.row());
   const DrawnPiece* drawn = find_drawn(session_.drawing(), row.piece);
   if (!drawn || at >= drawn->piece->lines.size()) return {};
@@ -88,7 +112,20 @@ QVariant LedgerModel::data(const QModelIndex& index, int role) const {
 Qt::ItemFlags LedgerModel::flags(const QModelIndex& index) const {
   if (!index.isValid()) return Qt::NoItemFlags;
   if (data(index, KindRole).toInt() == stock_row) return Qt::ItemIsEnabled | Qt::ItemNeverHasChildren;
-  return Qt::ItemIsEnabled | Qt::ItemIsSelectable;
+  const bool piece = index.internalId() == 0;
+  return Qt::ItemIsEnabled | Qt::ItemIsSelectable | (piece ? Qt::ItemIsEditable : Qt::NoItemFlags);
+}
+
+bool LedgerModel::setData(const QModelIndex& index, const QVariant& value, int role) {
+  const std::string name = value.toString().trimmed().toStdString();
+  if (role != Qt::EditRole || !index.isValid() || index.internalId() != 0 || name.empty()) return false;
+  session_.commit(rename_piece(session_.project(), refAt(index).piece, name), tr("Rename"));
+  return true;
+}
+
+void LedgerModel::setWanted(const QString& words) {
+  wanted_ = words.trimmed().toStdString();
+  update();
 }
 
 QItemSelection LedgerModel::selectionOf(const std::vector<LineRef>& refs) const {

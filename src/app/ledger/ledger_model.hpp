@@ -27,6 +27,9 @@ class LedgerModel : public QAbstractItemModel {
   [[nodiscard]] QItemSelection selectionOf(const std::vector<LineRef>& refs) const;
   [[nodiscard]] LineRef refAt(const QModelIndex& index) const;
   [[nodiscard]] const Session& session() const { return session_; }
+  bool setData(const QModelIndex& index, const QVariant& value, int role) override;
+  /// Shows only the pieces that these words mean.
+  void setWanted(const QString& words);
 
  private:
   struct Row {
@@ -40,6 +43,7 @@ class LedgerModel : public QAbstractItemModel {
 
   Session& session_;
   std::vector<Row> rows_;
+  std::string wanted_;
 };
 
 }  // namespace dotlane

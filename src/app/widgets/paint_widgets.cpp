@@ -55,6 +55,24 @@ QIcon lock_icon(bool locked, const QColor& color) {
   });
 }
 
+QIcon eye_icon(bool open, const QColor& color) {
+  return painted({16, 16}, [&](QPainter& p, const QRectF&) {
+    p.setPen(QPen(color, 1.4));
+    QPainterPath lids;
+    lids.moveTo(1.5, 8);
+    lids.quadTo(8, open ? 1.5 : 13, 14.5, 8);
+    if (open) lids.quadTo(8, 14.5, 1.5, 8);
+    p.drawPath(lids);
+    if (open) {
+      p.setBrush(color);
+      p.drawEllipse(QPointF(8, 8), 1.8, 1.8);
+    } else {
+      for (const double x : {3.5, 8.0, 12.5})
+        p.drawLine(QPointF(x, x == 8.0 ? 10.8 : 9.8), QPointF(8 + (x - 8) * 1.25, 13.2));
+    }
+  });
+}
+
 QLabel* make_label(const QString& text, const char* kind, QWidget* parent) {
   auto* label = new QLabel(text, parent);
   set_kind(label, kind);

@@ -12,6 +12,7 @@ namespace dotlane {
 [[nodiscard]] QIcon swatch_icon(const QColor& color);
 [[nodiscard]] QIcon holder_icon(int holder);
 [[nodiscard]] QIcon lock_icon(bool locked, const QColor& color);
+[[nodiscard]] QIcon eye_icon(bool open, const QColor& color);
 
 /// A label that shows a heading in quiet semi-bold, or text of another kind.
 [[nodiscard]] QLabel* make_label(const QString& text, const char* kind, QWidget* parent);

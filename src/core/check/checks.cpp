@@ -321,9 +321,17 @@ class Checker {
     if (hands.returns > 0) add("mat-returns", Severity::warning, {{"mats", 1.0 * hands.returns}});
     const auto parts =
         std::count_if(layout_.laid.begin(), layout_.laid.end(), [](const LaidPart& laid) { return laid.not_now; });
+    const auto count = [this](bool (*which)(const Piece&)) {
+      return static_cast<double>(std::count_if(project_.pieces.begin(), project_.pieces.end(),
+                                               [which](const auto& piece) { return !piece->helper && which(*piece); }));
+    };
     if (parts > 0 || !plan_.not_now.empty())
       add("not-now", Severity::info,
           {{"parts", static_cast<double>(parts)}, {"passes", static_cast<double>(plan_.not_now.size())}});
+    if (const double pieces = count([](const Piece& p) { return p.not_now; }); pieces > 0)
+      add("pieces-not-now", Severity::info, {{"pieces", pieces}});
+    if (const double hidden = count([](const Piece& p) { return p.hidden && !p.not_now; }); hidden > 0)
+      add("hidden-runs", Severity::info, {{"pieces", hidden}});
   }
 
   /// What is engraved on the back of a clear blank reads through it when it is mirrored exactly once; what is fused is

@@ -131,6 +131,9 @@ Project run_everything(Project project) {
   for (auto& record : project.parts) record.not_now.clear();
   for (auto& sheet : project.sheets) sheet.not_now = false;
   project.plan.not_now.clear();
+  for (auto& piece : project.pieces) {
+    if (piece->not_now) piece.edit([](Piece& p) { p.not_now = false; });
+  }
   return project;
 }
 

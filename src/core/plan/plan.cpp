@@ -73,7 +73,9 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                           repeats,
                           line.stroke_by_stroke && repeats > 1};
         const std::vector<std::size_t>& copy_of = laid[i];
-        const auto now = [&](std::size_t c) { return copy_of[c] == npos || !layout.laid[copy_of[c]].not_now; };
+        const auto now = [&](std::size_t c) {
+          return !piece->piece->not_now && (copy_of[c] == npos || !layout.laid[copy_of[c]].not_now);
+        };
         Batch& batch = batches[group];
         if (batch.first.empty() && batch.second.empty()) {
           batch.group = group;

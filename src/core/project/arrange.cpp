@@ -165,4 +165,27 @@ Project distribute_pieces(Project project, const Drawing& drawing, const std::ve
   return project;
 }
 
+Project put_pieces(Project project, const std::vector<int>& ids, int above, const std::string& stock,
+                   const std::string& group) {
+  if (!find_stock(project, stock) || contains(ids, above)) return project;
+  std::vector<Shared<Piece>> taken;
+  for (auto& piece : project.pieces) {
+    if (!contains(ids, piece->id)) continue;
+    if (piece->stock != stock || piece->group != group) piece.edit([&](Piece& p) { p.stock = stock, p.group = group; });
+    taken.push_back(piece);
+  }
+  auto& pieces = project.pieces;
+  std::erase_if(pieces, [&](const Shared<Piece>& p) { return contains(ids, p->id); });
+  auto at = std::find_if(pieces.begin(), pieces.end(), [&](const Shared<Piece>& p) { return p->id == above; });
+  if (at == pieces.end()) {
+    const auto last =
+        std::find_if(pieces.rbegin(), pieces.rend(), [&](const Shared<Piece>& p) { return p->stock == stock; });
+    at = last.base();  // the end of the list where the stock has none
+    if (last == pieces.rend()) at = pieces.end();
+  }
+  pieces.insert(at, taken.begin(), taken.end());
+  match_sheets(project);
+  return project;
+}
+
 }  // namespace dotlane

@@ -23,4 +23,10 @@ enum class Align { left, centre, right, top, middle, bottom };
 /// Makes the gaps between three or more pieces equal, across or down; the outermost stay.
 [[nodiscard]] Project distribute_pieces(Project project, const Drawing& drawing, const std::vector<int>& pieces,
                                         bool across);
+
+/// Puts the pieces, in the order they have, above another one, or below all of the stock's where `above` is 0; onto the
+/// stock and into the group given. Sheets follow the stocks.
+[[nodiscard]] Project put_pieces(Project project, const std::vector<int>& pieces, int above, const std::string& stock,
+                                 const std::string& group);
+
 }  // namespace dotlane

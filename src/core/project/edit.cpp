@@ -315,6 +315,14 @@ Project set_aspect_lock(Project project, int piece, bool locked) {
   return edit_piece(std::move(project), piece, [&](Piece& p) { p.aspect_locked = locked; });
 }
 
+Project set_each(Project project, const std::vector<int>& pieces, bool Piece::*what, bool on) {
+  for (const int id : pieces) {
+    const Piece* piece = find_piece(project, id);
+    if (piece && piece->*what != on) project = edit_piece(std::move(project), id, [&](Piece& p) { p.*what = on; });
+  }
+  return project;
+}
+
 Project rename_piece(Project project, int piece, const std::string& name) {
   return edit_piece(std::move(project), piece, [&](Piece& p) { p.name = name; });
 }

@@ -67,6 +67,8 @@ Project edit_piece(Project project, int id, Change&& change) {
 /// to the first sheet of their stock; centres what is too large.
 [[nodiscard]] Project bring_onto_mat(Project project, const Drawing& drawing, const std::vector<int>& pieces);
 [[nodiscard]] Project set_aspect_lock(Project project, int piece, bool locked);
+/// Hides or locks the pieces, or leaves them out of the run: `what` is &Piece::hidden and so on.
+[[nodiscard]] Project set_each(Project project, const std::vector<int>& pieces, bool Piece::*what, bool on);
 [[nodiscard]] Project rename_piece(Project project, int piece, const std::string& name);
 /// Moves the piece to the stock, adding a sheet of it on a mat load of its own when there is none.
 [[nodiscard]] Project set_stock(Project project, int piece, const std::string& stock);
