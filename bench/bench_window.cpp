@@ -2,14 +2,13 @@
 // Compare with open_empty_widget, the least that Qt itself takes for a window here.
 #include <benchmark/benchmark.h>
 
-#include <QApplication>
 #include <QPainter>
 #include <QTemporaryDir>
 #include <functional>
 #include <random>
 
 #include "app/main_window.hpp"
-#include "app/style.hpp"
+#include "application.hpp"
 #include "core/format/files.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
@@ -18,21 +17,6 @@
 
 namespace dotlane {
 namespace {
-
-QApplication& application() {
-  static int argc = 1;
-  static char name[] = "dotlane_bench";
-  static char* argv[] = {name, nullptr};
-  qputenv("QT_QPA_PLATFORM", "offscreen");
-  static auto* app = new QApplication(argc, argv);  // never taken down: statics of Qt's own go before it would
-  static const bool once = [] {
-    QApplication::setApplicationName(QStringLiteral("dot-lane-bench"));
-    use_theme(false);
-    return true;
-  }();
-  (void)once;
-  return *app;
-}
 
 void open_empty_widget(benchmark::State& state) {
   application();

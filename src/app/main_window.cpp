@@ -211,8 +211,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
                    false);
     }
   });
-  connect(&session_, &Session::changed, this, &MainWindow::updateActions);
-  connect(&session_, &Session::selectionChanged, this, &MainWindow::updateActions);
+  connect(&session_, &Session::shown, this, &MainWindow::updateActions);
   connect(&session_, &Session::fileChanged, this, [this] {
     setWindowTitle(qs(session_.project().name) + (session_.modified() ? tr(" (changed)") : QString()) +
                    tr(" – Dot Lane"));
@@ -334,6 +333,8 @@ void MainWindow::addEditActions() {
         std::tuple{"same-role", tr("Select all lines of this role"), then(Qt::Key_R), Alike::role},
         std::tuple{"same-tool", tr("Select all lines of this tool"), then(Qt::Key_T), Alike::tool},
         std::tuple{"same-stock", tr("Select all pieces of this stock"), then(Qt::Key_S), Alike::stock},
+        std::tuple{"same-shape", tr("Select all of this shape, turned, mirrored, larger or smaller"), then(Qt::Key_H),
+                   Alike::shape},
         std::tuple{"same-size", tr("Select all pieces as large as this, however they lie"), then(Qt::Key_Z),
                    Alike::size}}) {
     actions_.add(QString::fromLatin1(id), text, keys,
@@ -361,6 +362,24 @@ void MainWindow::addEditActions() {
   }
   actions_.add("next-below", tr("Select the next piece below, where the pointer is"), then(Qt::Key_B),
                [this] { bench_->selectBelow(); });
+  const auto sketch = [this](Sketch::What what) {
+    setStage(Stage::draft);
+    bench_->sketch(what);
+    bench_->setFocus();
+  };
+  const auto hands = [](Qt::Key key) {
+    return QKeySequence(QKeyCombination(Qt::ALT, Qt::Key_D), QKeyCombination(Qt::NoModifier, key));
+  };
+  for (const auto& [id, text, keys, what] :
+       {std::tuple{"loop", tr("Select by a loop drawn around"), then(Qt::Key_L), Sketch::What::loop},
+        std::tuple{"tape", tr("Measure with the tape"), hands(Qt::Key_M), Sketch::What::tape},
+        std::tuple{"draw-straight", tr("Draw a straight line"), hands(Qt::Key_S), Sketch::What::straight},
+        std::tuple{"draw-polyline", tr("Draw a line with corners"), hands(Qt::Key_C), Sketch::What::polyline},
+        std::tuple{"draw-freehand", tr("Draw a line by free hand"), hands(Qt::Key_H), Sketch::What::freehand},
+        std::tuple{"draw-fold", tr("Draw a fold from edge to edge"), hands(Qt::Key_F), Sketch::What::fold},
+        std::tuple{"erase-loop", tr("Erase what lies in a loop"), hands(Qt::Key_E), Sketch::What::erase},
+        std::tuple{"split-line", tr("Cut in two along a line drawn"), hands(Qt::Key_X), Sketch::What::split}})
+    actions_.add(QString::fromLatin1(id), text, keys, [sketch, w = what] { sketch(w); });
   const auto pick = [this](Picking what) {
     setStage(Stage::draft);
     bench_->setPicking(bench_->picking() == what ? Picking::none : what);
@@ -411,7 +430,7 @@ void MainWindow::updateActions() {
   redo->setText(session_.canRedo() ? tr("Redo: %1").arg(session_.redoLabel()) : tr("Redo"));
   const bool any = !session_.selection().empty(), some = !session_.project().pieces.empty();
   for (const char* id : {"delete", "split-layers", "layer-up", "layer-down", "same-color", "same-role", "same-tool",
-                         "same-stock", "same-size", "zoom-selection", "mirror-across", "mirror-down"})
+                         "same-stock", "same-size", "same-shape", "zoom-selection", "mirror-across", "mirror-down"})
     enable(id, any);
   enable("pick-contours", session_.selectedPieces().size() == 1);
   enable("pick-bridges",
@@ -463,6 +482,17 @@ void MainWindow::addViewActions() {
     next.unit = next.unit == LengthUnit::mm ? LengthUnit::inch : LengthUnit::mm;
     session_.commit(std::move(next), tr("Change the unit"));
   });
+  set_inch_parts(QSettings().value(QStringLiteral("inchParts"), 0).toInt());
+  actions_.add("inch-parts", tr("Show inches with decimals, as sixteenths, or as thirty-seconds"),
+               Qt::CTRL | Qt::ALT | Qt::Key_I, [this] {
+                 set_inch_parts(inch_parts() == 0 ? 16 : inch_parts() == 16 ? 32 : 0);
+                 QSettings().setValue(QStringLiteral("inchParts"), inch_parts());
+                 session_.showAnew();
+                 notice_->say(inch_parts() == 0    ? tr("Inches are shown with decimals.")
+                              : inch_parts() == 16 ? tr("Inches are shown to the nearest sixteenth.")
+                                                   : tr("Inches are shown to the nearest thirty-second."),
+                              false);
+               });
   actions_.add("dark", tr("Switch between light and dark"), Qt::CTRL | Qt::SHIFT | Qt::Key_L, [] {
     use_theme(!theme().dark);
     QSettings().setValue(QStringLiteral("dark"), theme().dark);

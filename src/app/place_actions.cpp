@@ -4,6 +4,7 @@
 
 #include "app/units.hpp"
 #include "core/place/held.hpp"
+#include "core/project/kinds.hpp"
 #include "words/sentences.hpp"
 
 namespace dotlane {
@@ -34,18 +35,21 @@ PlaceActions::PlaceActions(Session& session, Actions& actions, Notice& notice, B
       &bench_);
   actions_.add("hold-row", tr("Hold three pieces or more as a row with equal gaps"), then(Qt::Key_R),
                [this] { holdRow(); });
+  actions_.add("fit-inside", tr("Fit the smaller piece inside the larger one, with a margin that it keeps"),
+               then(Qt::Key_I), [this] { fitInside(); });
 }
 
 void PlaceActions::update() {
   const auto pieces = session_.selectedPieces();
   const bool held = std::any_of(pieces.begin(), pieces.end(), [this](int id) {
     const Piece* piece = find_piece(session_.project(), id);
-    return piece && !piece->holds.empty();
+    return piece && (!piece->holds.empty() || piece->fit);
   });
   const auto enable = [this](const char* id, bool on) { actions_.find(QString::fromLatin1(id))->setEnabled(on); };
   enable("hold", !pieces.empty());
   enable("let-go", held);
   enable("hold-row", pieces.size() > 2);
+  enable("fit-inside", pieces.size() == 2);
   enable("guides-away", !session_.project().guides.empty());
 }
 
@@ -87,6 +91,30 @@ void PlaceActions::hold() {
 
 void PlaceActions::holdRow() {
   take(hold_row(session_.project(), session_.drawing(), session_.selectedPieces()), tr("Hold as a row"));
+}
+
+void PlaceActions::fitInside() {
+  const auto pieces = session_.selectedPieces();
+  if (pieces.size() != 2) return;
+  session_.whenEdited([this, pieces] {
+    const auto area = [this](int id) {
+      const DrawnPiece* piece = find_drawn(session_.drawing(), id);
+      return piece ? piece->bounds.width() * piece->bounds.height() : 0;
+    };
+    // A blank is what others are fitted inside; else the larger one is.
+    const auto blank = [this](int id) {
+      const Piece* piece = find_piece(session_.project(), id);
+      return piece && piece->source.kind == "blank";
+    };
+    const bool first = blank(pieces[0]) != blank(pieces[1]) ? blank(pieces[0]) : area(pieces[0]) > area(pieces[1]);
+    const int around = pieces[first ? 0 : 1], inside = pieces[first ? 1 : 0];
+    constexpr double kMargin = 3;  // mm
+    const Piece* on = find_piece(session_.project(), around);
+    const double margin =
+        blank(around) ? Reading(*find_kind(shape_kinds(), "blank"), on->source.values).number("margin") : kMargin;
+    take(fit_piece(session_.project(), session_.drawing(), inside, around, margin), tr("Fit inside"));
+    session_.select({{inside, ""}});
+  });
 }
 
 void PlaceActions::letGo() { session_.commit(let_go(session_.project(), session_.selectedPieces()), tr("Let go")); }

@@ -22,6 +22,7 @@ class PlaceActions : public QObject {
   void hold();
   void holdRow();
   void letGo();
+  void fitInside();
   /// Takes the held project up, or says why it cannot be.
   void take(const Result<Project>& held, const QString& label);
 

@@ -23,6 +23,7 @@ namespace dotlane {
 namespace {
 
 constexpr int kAutosaveMs = 800;
+constexpr int kTellMs = 100;      // between figures while hands drag
 constexpr int kEditRestMs = 120;  // between edits that replace each other
 
 /// The artwork as a new piece. Where its size is assumed, its place is no more certain: it comes inside the usable
@@ -43,6 +44,9 @@ Session::Session(QObject* parent) : QObject(parent), history_(fresh_project()), 
   autosave_timer_.setSingleShot(true);
   autosave_timer_.setInterval(kAutosaveMs);
   connect(&autosave_timer_, &QTimer::timeout, this, &Session::autosaveAside);
+  tell_timer_.setSingleShot(true);
+  tell_timer_.setInterval(kTellMs);
+  connect(&tell_timer_, &QTimer::timeout, this, &Session::shown);
   edit_timer_.setSingleShot(true);
   edit_timer_.setInterval(kEditRestMs);
   connect(&edit_timer_, &QTimer::timeout, this, &Session::runEdits);
@@ -91,8 +95,21 @@ void Session::touch() {
   autosave_timer_.start();
   emit changed();
   emit selectionChanged();
+  tell();
   emit fileChanged();
   deriveAside();
+}
+
+void Session::tell() {
+  if (!hands_on_) return emit shown();
+  if (!tell_timer_.isActive()) tell_timer_.start();
+}
+
+void Session::setHandsOn(bool on) {
+  hands_on_ = on;
+  if (on || !tell_timer_.isActive()) return;
+  tell_timer_.stop();
+  emit shown();
 }
 
 void Session::dropLostSelection() {
@@ -186,7 +203,7 @@ void Session::size(const std::vector<int>& pieces, const Sizing& sizing, const s
 }
 
 void Session::setScalesSteps(bool on) {
-  if (std::exchange(scales_steps_, on) != on) emit selectionChanged();
+  if (std::exchange(scales_steps_, on) != on) emit selectionChanged(), tell();
 }
 
 void Session::runEdits() {
@@ -204,7 +221,7 @@ void Session::runEdits() {
           finishEdit();
           if (*next) commitFrom(from, std::move(**next), edit.label, edit.merge_key);
           if (edits_.empty() && std::exchange(seal_after_, false)) history_.seal();
-          if (edits_.empty()) emit selectionChanged();  // frames and fields say what is now
+          if (edits_.empty()) emit selectionChanged(), tell();  // frames and fields say what is now
           runEdits();
         };
       },
@@ -255,6 +272,7 @@ void Session::undo() {
     edits_.resize(1);
     finishEdit();
     emit selectionChanged();
+    tell();
     if (!seen) return;
   }
   if (!canUndo()) return;
@@ -272,6 +290,7 @@ void Session::select(std::vector<LineRef> lines) {
   if (lines == selection_) return;
   selection_ = std::move(lines);
   emit selectionChanged();
+  tell();
 }
 
 std::vector<int> Session::selectedPieces() const {
@@ -314,6 +333,7 @@ void Session::deriveAside() {
               dropLostSelection();
               emit changed();
               emit selectionChanged();
+              tell();
             }
             deriveAside();
           };
@@ -592,6 +612,13 @@ void Session::autosaveAside() {
         };
       },
       0, [this] { autosaving_ = false; });
+}
+
+void Session::showAnew() {
+  emit changed();
+  emit selectionChanged();
+  emit shown();
+  emit derivedChanged();
 }
 
 void Session::settle() {

@@ -16,8 +16,9 @@
 
 namespace dotlane {
 
-/// What clicks on the bench are for while they do not choose: contours are left out, bridges set and taken away.
-enum class Picking { none, contours, bridges };
+/// What clicks on the bench are for while they do not choose: contours are left out, bridges set and taken away, what
+/// lies in a loop erased, what is cut parted along a line.
+enum class Picking { none, contours, bridges, erase, split };
 
 /// Commits take effect at once; drawing() is current but for recipes that take long (see
 /// stale()). Plan and findings are worked out aside and follow with
@@ -106,11 +107,20 @@ class Session : public QObject {
   /// Calls `then` once no edit is being worked out: at once when none is.
   void whenEdited(std::function<void()> then);
 
+  /// A drag begins, or has ended: meanwhile what only tells figures follows at its leisure.
+  void setHandsOn(bool on);
+
+  /// Has everybody show what there is once more, as after a change of how it is shown.
+  void showAnew();
+
   /// Runs the event loop until nothing is under way. For tests and pictures.
   void settle();
 
  signals:
-  void changed();         ///< project and drawing
+  void changed();  ///< project and drawing
+  /// Project, drawing or selection: for what tells figures of them. While hands drag it comes ten times a second at
+  /// most.
+  void shown();
   void derivedChanged();  ///< plan and findings
   void selectionChanged();
   void fileChanged();  ///< path, name or modified state
@@ -126,6 +136,7 @@ class Session : public QObject {
   /// Takes up what an edit made of a project: what is held follows first.
   void commitFrom(const Project& from, Project next, const QString& label, const std::string& merge_key);
   void touch();
+  void tell();  // shown(), soon
   void dropLostSelection();
   void runEdits();
   void finishEdit();
@@ -165,6 +176,9 @@ class Session : public QObject {
   std::vector<std::function<void()>> after_edits_;
   std::shared_ptr<DrawingCache> sizing_cache_ = std::make_shared<DrawingCache>();
   bool scales_steps_ = false;
+
+  bool hands_on_ = false;
+  QTimer tell_timer_;
 
   bool saving_ = false;
   std::deque<std::function<void()>> saves_;

@@ -101,6 +101,12 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     }
     return false;
   };
+  for (const auto& piece : window.session().project().pieces) {
+    if (piece->holds.empty()) continue;
+    window.session().select({{piece->id, ""}});
+    shoot("held");
+    break;
+  }
   if (open_first("repeat", 100)) shoot("repeat");
   if (open_first("paint-layer", 1)) {
     window.bench().setHiddenShown(false);

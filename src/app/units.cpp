@@ -12,10 +12,16 @@ namespace {
 
 QString tr(const char* text) { return QCoreApplication::translate("units", text); }
 
+int parts_of_inch = 0;
+
 }  // namespace
+
+void set_inch_parts(int parts) { parts_of_inch = parts; }
+int inch_parts() { return parts_of_inch; }
 
 QString length_number(double mm, LengthUnit unit, int decimals) {
   const bool inch = unit == LengthUnit::inch;
+  if (inch && parts_of_inch > 0) return qs(as_fraction(mm / kMmPerInch, parts_of_inch));
   if (inch) decimals += 2;
   const double value = inch ? mm / kMmPerInch : mm;
   // A hair below nothing is nothing, not "-0.0".

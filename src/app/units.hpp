@@ -10,6 +10,9 @@ namespace dotlane {
 
 /// "36.0" or "1.417": the number alone, for fields with the unit beside them. Inches get two decimals more.
 [[nodiscard]] QString length_number(double mm, LengthUnit unit, int decimals = 1);
+/// How inches are shown: with decimals (0), or as fractions with so many parts, "5 1/2".
+void set_inch_parts(int parts);
+[[nodiscard]] int inch_parts();
 /// "mm" or "in".
 [[nodiscard]] QString unit_word(LengthUnit unit);
 /// "36.0 mm".

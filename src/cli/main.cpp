@@ -6,6 +6,7 @@
 
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
+#include "cli/measure.hpp"
 #include "cli/pack.hpp"
 #include "cli/shape.hpp"
 #include "cli/stencil.hpp"
@@ -45,6 +46,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                how long a piece of each stock to buy off the bolt, and of fusible web
   plates P [--pieces ID,ID...] -o P2.dotlane
                                stencils for painting in layers: a plate for each piece, the lowest painted first
+  measure P --piece N [--to N] [--line ID] [--thinnest]
+             frame, distances to another piece; length, area and thinnest place of lines
   fall-outs P [--all] [--least MM2] [-o P2.dotlane]
                                the bits that stencils (or all pieces) leave, counted by shape; kept on the shelf if asked
   pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
@@ -275,6 +278,7 @@ int run(std::vector<std::string> words) {
   if (command == "scraps") return scraps(std::move(o), json);
   if (command == "quantity") return quantity(std::move(o), json);
   if (command == "plates") return plates(std::move(o), json);
+  if (command == "measure") return measure_command(std::move(o), json);
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);

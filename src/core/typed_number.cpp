@@ -4,6 +4,7 @@
 #include <array>
 #include <cctype>
 #include <cmath>
+#include <numeric>
 #include <optional>
 #include <utility>
 #include <vector>
@@ -262,5 +263,17 @@ TypedNumber read(std::string_view text, std::string_view unit, bool lengths, dou
 TypedNumber typed_length(std::string_view text, double unit_mm) { return read(text, {}, true, unit_mm); }
 
 TypedNumber typed_number(std::string_view text, std::string_view unit) { return read(text, unit, false, 1); }
+
+std::string as_fraction(double value, int parts) {
+  const auto steps = static_cast<long long>(std::llround(std::abs(value) * parts));
+  if (steps == 0) return "0";
+  const long long whole = steps / parts, rest = steps % parts;
+  std::string out = value < 0 ? "-" : "";
+  if (whole > 0 || rest == 0) out += std::to_string(whole);
+  if (rest == 0) return out;
+  const long long common = std::gcd(rest, static_cast<long long>(parts));
+  if (whole > 0) out += " ";
+  return out + std::to_string(rest / common) + "/" + std::to_string(parts / common);
+}
 
 }  // namespace dotlane

@@ -34,6 +34,9 @@ struct TypedNumber {
 /// A number, fraction or sum without a unit; `unit` may stand behind it.
 [[nodiscard]] TypedNumber typed_number(std::string_view text, std::string_view unit = {});
 
+/// The number as whole and fraction with the nearest of so many parts, reduced: "5 1/2", "3/8", "-1/16", "0".
+[[nodiscard]] std::string as_fraction(double value, int parts);
+
 /// The length alone, bare numbers in mm, or nothing: for the command line.
 [[nodiscard]] inline std::optional<double> length_mm_from(std::string_view text) {
   const TypedNumber typed = typed_length(text);

@@ -3,6 +3,7 @@
 
 #include "chance.hpp"
 #include "core/format/project_json.hpp"
+#include "core/geometry/measure.hpp"
 #include "core/project/history.hpp"
 #include "core/shape/clip.hpp"
 #include "fixtures.hpp"
@@ -68,7 +69,7 @@ TEST_CASE("a greeting stays in the middle of the card's right half while the car
   CHECK(sentence(told(p, find_piece(p, greeting)->holds[0])) == "middle on the middle of the right half of Card");
 }
 
-TEST_CASE("an edge held inside an edge keeps its distance; moved by hand it has another, a middle is let go") {
+TEST_CASE("an edge held inside an edge keeps its distance, moved by hand it has another, and a middle is let go") {
   Project p = new_project("label");
   const int label = add_box(p, "Label", Box::of(20, 30, 80, 50));
   const int hole = add_box(p, "Hole", Box::of(23, 50, 6, 6));
@@ -265,4 +266,70 @@ TEST_CASE("a circle that a file brings along ends, and the rest of it still hold
   CHECK(std::abs(x0) < 1000);
   CHECK((std::abs(x1 - x0 - 25) < 1e-6 || std::abs(x0 - x1 - 25) < 1e-6));
   CHECK(after(q, q) == q);
+}
+
+TEST_CASE("what is fitted inside a blank is as large as its margin allows, and follows") {
+  const auto fitted = [](const Values& blank, double margin, double w, double h) {
+    Project p = new_project("fit");
+    int disc = 0;
+    p = *add_shape(std::move(p), "blank", blank, &disc);
+    const int art = add_box(p, "Art", Box::of(200, 20, w, h));
+    auto next = fit_piece(p, drawn(p), art, disc, margin);
+    if (!next) FAIL(next.error().line());
+    return after(p, *next);
+  };
+  // A rectangle in a circle: its diagonal is the diameter.
+  Project p = fitted({{"form", std::string("disc")}, {"across", 90.0}}, 3, 30, 40);
+  Box art = bounds_of_piece(p, 2), disc = bounds_of_piece(p, 1);
+  CHECK(std::hypot(art.width(), art.height()) == Approx(84).margin(0.02));
+  CHECK(art.height() / art.width() == Approx(40.0 / 30));
+  CHECK(distance(art.centre(), disc.centre()) < 0.001);
+  // The blank is made larger, then moved; the margin is changed.
+  p = after(p, *set_source_value(p, 1, "across", 120.0));
+  art = bounds_of_piece(p, 2);
+  CHECK(std::hypot(art.width(), art.height()) == Approx(114).margin(0.02));
+  p = after(p, move_pieces(p, {1}, {20, 9}));
+  CHECK(distance(bounds_of_piece(p, 2).centre(), bounds_of_piece(p, 1).centre()) < 0.001);
+  p = after(p, set_fit_margin(p, 2, 10));
+  art = bounds_of_piece(p, 2);
+  CHECK(std::hypot(art.width(), art.height()) == Approx(100).margin(0.02));
+  const auto again = project_from_json(to_json(p), "again");
+  REQUIRE(again);
+  CHECK(*again == p);
+  // By hand it is on its own again.
+  const Project moved = after(p, move_pieces(p, {2}, {5, 0}));
+  CHECK_FALSE(find_piece(moved, 2)->fit);
+  CHECK(bounds_of_piece(moved, 2).x0 == Approx(art.x0 + 5));
+  CHECK_FALSE(find_piece(after(p, remove_pieces(p, {1})), 2)->fit);
+  // What is fitted cannot hold what it is fitted inside.
+  CHECK_FALSE(hold_piece(p, drawn(p), 1, hold_of(Axis::x, 0, {2, "", 0})));
+  CHECK_FALSE(fit_piece(p, drawn(p), 2, 1, 80));
+  // A square tile takes the longer side.
+  p = fitted({{"form", std::string("tile")}, {"across", 60.0}, {"radius", 0.0}}, 5, 30, 10);
+  CHECK(bounds_of_piece(p, 2).width() == Approx(50).margin(0.02));
+}
+
+TEST_CASE("a wrap for a glass has arcs as long as the glass is round") {
+  // The development of a cone's frustum, a closed form: a sector whose radii are the slant heights.
+  Project p = new_project("wrap");
+  p = *add_shape(std::move(p), "blank",
+                 {{"form", std::string("wrap")},
+                  {"top", 80.0},
+                  {"bottom", 60.0},
+                  {"tall", 100.0},
+                  {"overlap", 0.0},
+                  {"margin", 0.0}});
+  const auto drawing = drawn(p);
+  const auto& line = find_drawn(drawing, 1)->piece->lines.front();
+  CHECK(line.role == Role::guide);
+  const auto& segments = line.path->contours.front().segments;
+  const double slant = std::hypot(100, 10);
+  const double pi = std::numbers::pi;
+  CHECK(length_of(*line.path) == Approx(pi * 80 + pi * 60 + 2 * slant).epsilon(1e-5));
+  CHECK(enclosed_area_of(*line.path) == Approx(pi * (80 + 60) / 2 * slant).epsilon(1e-5));
+  CHECK(segments.size() > 3);
+  p = *set_source_value(p, 1, "bottom", 80.0);
+  const Box straight = bounds_of_piece(p, 1);
+  CHECK(straight.width() == Approx(pi * 80).epsilon(1e-5));
+  CHECK(straight.height() == Approx(100));
 }

@@ -397,3 +397,107 @@ TEST_CASE("an edge held in an edge takes a typed distance, rings are refused in 
                                      [](const auto& p) { return p->holds.size() == 1 && !p->holds[0].row.empty(); }));
   CHECK(held == 1);
 }
+
+TEST_CASE("art is fitted inside a blank by keys and follows it, with a margin that is typed") {
+  QSettings().clear();
+  Project p = laid({Box::of(200, 200, 30, 40)});
+  p = *add_shape(std::move(p), "blank", {{"form", std::string("disc")}, {"across", 90.0}});
+  Opened o(p);
+  o.pick({{1, ""}, {2, ""}});
+  run(o, "fit-inside");
+  REQUIRE(find_piece(o.project(), 1)->fit);
+  CHECK(std::hypot(o.bounds(1).width(), o.bounds(1).height()) == Approx(84).margin(0.02));
+  CHECK(o.session().selectedPieces() == std::vector<int>{1});
+  CHECK(o.find<QLabel>("held-fit")->text().contains(QStringLiteral("Fitted inside Blank")));
+  type(named(o, "Margin that is kept"), "8 mm");
+  o.session().settle();
+  CHECK(std::hypot(o.bounds(1).width(), o.bounds(1).height()) == Approx(74).margin(0.02));
+  // The blank is dragged by its edge, and takes it along.
+  o.pick({{2, ""}});
+  const Box blank = o.bounds(2);
+  const QPoint edge = o.at(blank.centre().x + 45 * std::cos(0.6), blank.centre().y - 45 * std::sin(0.6));
+  drag(&o.bench(), edge, edge + QPoint(-37, 21));
+  o.session().settle();
+  CHECK(o.bounds(2).x0 < blank.x0 - 5);
+  CHECK(distance(o.bounds(1).centre(), o.bounds(2).centre()) < 0.001);
+  o.undo();
+  CHECK(distance(o.bounds(1).centre(), blank.centre()) < 0.001);
+  o.pick({{1, ""}});
+  o.click("letGo-fit");
+  CHECK_FALSE(find_piece(o.project(), 1)->fit);
+}
+
+TEST_CASE("nodes of a plain line are dragged onto others, added and turned by double clicks, taken out by Delete") {
+  QSettings().clear();
+  Project p = new_project("nodes");
+  Artwork art;
+  for (const auto& [id, x] : {std::pair("a", 40.0), std::pair("b", 160.0)}) {
+    ArtLine line;
+    line.id = id, line.stroke = Color{40, 40, 40};
+    line.path.contours.push_back(
+        {{x, 60}, {Segment::line({x + 50, 60}), Segment::line({x + 25, 120}), Segment::line({x, 60})}, true});
+    Artwork one;
+    one.lines = {line};
+    p = add_artwork(std::move(p), one, std::string(id) + ".svg");
+  }
+  Opened o(p);
+  o.pick({{1, "a"}});
+  const auto contour = [&] { return find_piece(o.project(), 1)->lines[0].path->contours[0]; };
+  drag(&o.bench(), o.at(65, 120), o.at(185, 120) + QPoint(3, -2));
+  o.session().settle();
+  CHECK(distance(contour().segments[1].end, {185, 120}) < kMicron);
+  o.undo();
+  CHECK(distance(contour().segments[1].end, {65, 120}) < 1e-9);
+  // On the top edge a node more, which then is pulled up and made smooth.
+  const auto twice = [&](QPoint at) {
+    QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, at);
+    QTest::mouseDClick(&o.bench(), Qt::LeftButton, {}, at);
+    o.session().settle();
+  };
+  twice(o.at(57, 60));
+  REQUIRE(contour().segments.size() == 4);
+  CHECK(o.session().selection() == std::vector<LineRef>{{1, "a"}});
+  const Vec added = contour().segments[0].end;
+  drag(&o.bench(), o.at(added.x, added.y), o.at(added.x, added.y) + QPoint(0, -31));
+  o.session().settle();
+  CHECK(contour().segments[0].end.y < 55);
+  const Vec pulled = contour().segments[0].end;
+  twice(o.at(pulled.x, pulled.y));
+  CHECK_FALSE(contour().segments[0].straight);
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(pulled.x, pulled.y));
+  QTest::keyClick(&o.bench(), Qt::Key_Delete);
+  o.session().settle();
+  CHECK(contour().segments.size() == 3);
+  CHECK(o.project().pieces.size() == 2);
+}
+
+TEST_CASE("a label is made by hand alone: a plate, circles dropped onto its corners, cut away") {
+  QSettings().clear();
+  Opened o(new_project("label"));
+  run(o, "shape-rectangle");
+  type(o.find<NumberField>("widthField"), "120");
+  o.session().settle();
+  if (o.bounds(1).width() != Approx(120).margin(0.01)) FAIL("the plate has no width");
+  const Box plate = o.bounds(1);
+  const Vec corners[] = {{plate.x0, plate.y0}, {plate.x1, plate.y0}, {plate.x1, plate.y1}, {plate.x0, plate.y1}};
+  for (int i = 0; i < 4; ++i) {
+    run(o, "shape-ellipse");
+    type(o.find<NumberField>("widthField"), "20");
+    type(o.find<NumberField>("heightField"), "20");
+    o.session().settle();
+    const int id = o.session().selectedPieces().front();
+    CHECK(o.bounds(id).height() == Approx(20).margin(0.01));
+    // Out of the others' way first, then with its middle near the corner.
+    const Vec middle = o.bounds(id).centre();
+    drag(&o.bench(), o.at(middle.x, middle.y), o.at(corners[i].x, corners[i].y) + QPoint(3 - i, -2 + i));
+    o.session().settle();
+    CHECK(distance(o.bounds(id).centre(), corners[i]) < kMicron);
+  }
+  run(o, "select-all");
+  run(o, "combine-cut-away");
+  o.session().settle();
+  double area = 0;
+  for (const auto& part : o.session().derived().layout.parts) area = std::max(area, part.area_mm2);
+  // Four quarters of circles are one circle.
+  CHECK(area == Approx(plate.width() * plate.height() - std::numbers::pi * 100).epsilon(1e-4));
+}

@@ -233,7 +233,7 @@ TEST_CASE("while U is held the top layer is an outline, and a click takes what l
   QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, middle);
   CHECK(o.session().selectedPieces() == std::vector<int>{low});
   QTest::keyRelease(&o.bench(), Qt::Key_U);
-  CHECK(color() == covered);
+  wait_for([&] { return color() == covered; });
   // It is trimmed to what is hidden from it, and the next one below is reached by keys as well.
   run(o, "trim");
   CHECK_FALSE(find_piece(o.project(), low)->steps.empty());

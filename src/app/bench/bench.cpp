@@ -11,6 +11,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "core/place/held.hpp"
+#include "core/place/tape.hpp"
 #include "core/text_scan.hpp"
 #include "render/paint.hpp"
 
@@ -57,6 +58,13 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
     if (!loads.empty()) setLoad(next == loads.end() ? loads.front() : *next);
   });
 
+  constexpr int kLetUpMs = 40;
+  let_up_.setSingleShot(true);
+  let_up_.setInterval(kLetUpMs);
+  connect(&let_up_, &QTimer::timeout, this, &Bench::letUp);
+  sketch_.done = [this](Sketch::What what, const std::vector<Vec>& places, bool closed) {
+    sketched(what, places, closed);
+  };
   connect(&typing_, &Typing::changed, this, qOverload<>(&QWidget::update));
   connect(&typing_, &Typing::activeChanged, this, [this](bool on) {
     setAttribute(Qt::WA_InputMethodEnabled, on);
@@ -64,6 +72,12 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
   });
   connect(&session_, &Session::changed, this, [this] {
     if (drag_ == Drag::none) snapping_.clear();
+    if (sketch_.active()) snapping_.end();  // what was drawn can be met as well
+    if (!ghost_.on()) return refresh();
+    // Only what goes along with what is dragged needs to be painted anew.
+    auto around = aroundGhost().pieces;
+    if (around == around_) return update();
+    around_ = std::move(around);
     refresh();
   });
   connect(&session_, &Session::changed, this, &Bench::updateLoads);
@@ -82,7 +96,7 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
   connect(&session_, &Session::selectionChanged, this, [this] {
     pointed_.clear(), pointed_at_.reset();
     if (session_.selection() != had_)
-      had_ = session_.selection(), middle_.reset(), middle_shows_ = false, snapping_.clear();
+      had_ = session_.selection(), middle_.reset(), middle_shows_ = false, node_.reset(), snapping_.clear();
     dropWanted();
     if (picking_ != Picking::none && session_.selectedPieces().size() != 1) setPicking(Picking::none);
     for (const int id : session_.selectedPieces()) {
@@ -276,7 +290,7 @@ void Bench::paintArt(QPainter& p) {
     options.hidden = stacked_ && hidden_shown_;
     options.shadows = plain;
     options.outlined = under_;
-    Drawing drawing = shown();
+    Drawing drawing = aroundGhost();
     const std::size_t segments = drawing.segments();
     return Art{segments, [project = session_.project(), drawing = std::move(drawing), load = load_,
                           space = !showsMats() ? Space::figure
@@ -347,11 +361,45 @@ void Bench::paintSelection(QPainter& p) {
           paint_pill(p, step_text(session_.drawing(), handle, session_.project().unit),
                      view_.to_px(handle.at) + QPointF(0, -26), canvas());
       }
-      paint_size_pills(p, r, bounds, session_.project().unit, canvas());
+      if (sketch_.what() != Sketch::What::tape) paint_size_pills(p, r, bounds, session_.project().unit, canvas());
       if ((drag_ == Drag::turn || drag_ == Drag::slant) && moved_) paint_turn(p, last_, turned_, canvas());
     }
   }
-  if (drag_ == Drag::band && moved_) paintBand(p);
+  if (drag_ == Drag::band && moved_) {
+    paintBand(p);
+    paint_pill(p, touching_ ? tr("touches  ·  T: encloses") : tr("encloses  ·  T: touches"),
+               band_.bottomRight() + QPointF(0, 18), canvas());
+  }
+}
+
+/// From what is selected to what lies under the pointer, or to its sheet.
+void Bench::paintTape(QPainter& p) {
+  if (sketch_.what() != Sketch::What::tape || sketch_.started() || session_.selection().empty()) return;
+  const auto chosen = session_.selectedPieces();
+  Box to;
+  for (const int id : piecesAt(pointer_)) {
+    if (std::find(chosen.begin(), chosen.end(), id) != chosen.end()) continue;
+    to = find_drawn(session_.drawing(), id)->bounds;
+    break;
+  }
+  const Vec there = view_.to_mm(pointer_);
+  for (const auto& sheet : session_.project().sheets) {
+    if (to.empty() && sheet.load == load_ && !plainTable() && sheet.seen().contains(there)) to = sheet.seen();
+  }
+  if (to.empty()) to = session_.project().machine.mat_area();
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(QPen(theme().hands, 1.2, Qt::DotLine));
+  p.setBrush(Qt::NoBrush);
+  p.drawRect(view_.to_px(to));
+  std::vector<std::pair<QPointF, QString>> pills;
+  for (const auto& side : distances(frame(), to)) {
+    if (!side) continue;
+    const QPointF a = view_.to_px(side->from), b = view_.to_px(side->to);
+    p.setPen(QPen(theme().hands, 1.6));
+    p.drawLine(a, b);
+    pills.push_back({(a + b) / 2, length_text(side->mm, session_.project().unit)});
+  }
+  for (const auto& [at, text] : pills) paint_pill(p, text, at, canvas());
 }
 
 void Bench::paintGuides(QPainter& p) {
@@ -381,17 +429,17 @@ void Bench::paintGuides(QPainter& p) {
 /// A thin link from what is held to what holds it, stronger where it is selected.
 void Bench::paintHeld(QPainter& p) {
   const auto chosen = session_.selectedPieces();
-  for (const auto& piece : session_.project().pieces) {
-    if (piece->holds.empty()) continue;
-    const bool selected = std::find(chosen.begin(), chosen.end(), piece->id) != chosen.end();
-    for (const auto& [from, to] : held_links(session_.project(), session_.drawing(), *piece))
-      paint_link(p, view_.to_px(from), view_.to_px(to), selected);
+  for (const auto& link : held_links(session_.project(), session_.drawing())) {
+    const bool selected = std::find(chosen.begin(), chosen.end(), link.piece) != chosen.end();
+    if (inReach(link.piece) || selected) paint_link(p, view_.to_px(link.from), view_.to_px(link.to), selected);
   }
 }
 
 void Bench::paintEvent(QPaintEvent*) {
   QPainter p(this);
   paintArt(p);
+  if (!ghost_.on() && ghost_.there() && art_->current()) ghost_.drop();
+  ghost_.paint(p, view_);
   paintMarks(p);
   const Project& project = session_.project();
   const auto selected = session_.selectedPieces();
@@ -400,10 +448,19 @@ void Bench::paintEvent(QPaintEvent*) {
   if (!showsMats() && !record_) paintGuides(p), paintHeld(p);
   paintSelection(p);
   if (!showsMats() && !record_) snapping_.paint(p, view_, project.unit, canvas());
+  paintNodes(p);
+  paintTape(p);
+  sketch_.paint(p, view_, project.unit, canvas());
   typing_.paint(p, view_);
   if (project.pieces.empty()) paint_empty_bench(p, canvas());
   if (picking_ == Picking::contours)
     paint_hint(p, tr("Click a contour to leave it out, with Shift to keep it alone. Esc ends."), canvas());
+  if (sketch_.active()) {
+    QString hint = sketch_.hint();
+    if (sketch_.what() == Sketch::What::loop)
+      hint = hint.arg(touching_ ? tr("only what it encloses") : tr("what it touches, too"));
+    paint_hint(p, hint, canvas());
+  }
   if (picking_ == Picking::bridges)
     paint_hint(p, tr("Click an opening to set a bridge across it, a bridge to take it away. Esc ends."), canvas());
   const Box shown = session_.selection().empty() ? Box{} : frame();

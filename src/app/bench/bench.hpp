@@ -5,13 +5,16 @@
 #include <QToolButton>
 #include <set>
 
+#include "app/bench/ghost.hpp"
 #include "app/bench/handles.hpp"
 #include "app/bench/marks_layer.hpp"
+#include "app/bench/sketch.hpp"
 #include "app/bench/snapping.hpp"
 #include "app/bench/table.hpp"
 #include "app/lettering/typing.hpp"
 #include "app/session.hpp"
 #include "core/job/run_record.hpp"
+#include "core/project/nodes.hpp"
 #include "core/shape/step_handles.hpp"
 #include "device/cutter_link.hpp"
 
@@ -55,6 +58,13 @@ class Bench : public Table {
   /// How the piece could be held where it has just met something; none where it has not.
   [[nodiscard]] std::vector<Hold> meetings();
 
+  /// Lets the hand draw, until Escape; once more ends it.
+  void sketch(Sketch::What what);
+  [[nodiscard]] const Sketch& sketching() const { return sketch_; }
+  /// Bands and loops take what they touch, or only what they enclose.
+  void setTouching(bool on);
+  [[nodiscard]] bool touching() const { return touching_; }
+
   /// Selects the piece below the one that is selected, where the pointer is; below the lowest comes the top one again.
   void selectBelow();
 
@@ -84,7 +94,7 @@ class Bench : public Table {
   void escape() override;
 
  private:
-  enum class Drag { none, move, size, turn, slant, middle, guide, step, band, mark, picked };
+  enum class Drag { none, sketch, move, size, turn, slant, middle, guide, node, step, band, mark, picked };
 
   [[nodiscard]] QRectF canvas() const;
   [[nodiscard]] bool showsMats() const;
@@ -101,6 +111,8 @@ class Bench : public Table {
   [[nodiscard]] std::vector<int> piecesAt(QPointF at) const;
   /// Shows the outline alone of this piece, and takes what is under it; 0: of none.
   void lookUnder(int piece);
+  /// Ends what keys did while they were held.
+  void letUp();
   /// The mat loads with sheets of the piece's stock.
   [[nodiscard]] std::set<int> loadsOf(int piece) const;
   /// Around what is selected, as it is or as it was asked to be.
@@ -112,12 +124,23 @@ class Bench : public Table {
   [[nodiscard]] std::optional<StepHandle> stepHandleAt(QPointF at) const;
   [[nodiscard]] std::vector<StepHandle> stepHandles() const;
   void beginDrag(Drag drag);
+  /// Carries out an edit of what is dragged, which goes where the map says.
+  void dragEdit(const Affine& map, std::function<void()> edit);
+  /// The pieces that are painted apart from a ghost.
+  [[nodiscard]] Drawing aroundGhost() const;
   [[nodiscard]] std::string dragKey(const char* what) const;
   void dragMove(QPointF at, Qt::KeyboardModifiers keys);
   void dragSize(QPointF at, Qt::KeyboardModifiers keys);
   void dragTurn(QPointF at, Qt::KeyboardModifiers keys);
   void dragSlant(QPointF at, Qt::KeyboardModifiers keys);
   void dragMiddle(QPointF at, Qt::KeyboardModifiers keys);
+  /// The nodes of the single line that is selected, where it is one of a plain piece.
+  [[nodiscard]] std::vector<Node> nodes() const;
+  [[nodiscard]] std::optional<Node> nodeAt(QPointF at) const;
+  void dragNode(QPointF at, Qt::KeyboardModifiers keys);
+  /// A double click: on a node it turns corner or smooth, on the line it adds one. Whether it was either.
+  bool workNode(QPointF at);
+  void paintNodes(QPainter& p);
   void dragGuide(QPointF at, Qt::KeyboardModifiers keys);
   void dropGuide(QPointF at);
   void mirrorBy(const Handle& handle);
@@ -143,6 +166,12 @@ class Bench : public Table {
   void paintSelection(QPainter& p);
   void paintGuides(QPainter& p);
   void paintHeld(QPainter& p);
+  void paintTape(QPainter& p);
+  /// What the hand drew.
+  void sketched(Sketch::What what, const std::vector<Vec>& places, bool closed);
+  /// A place of the sketch, brought to what lies around.
+  [[nodiscard]] Vec sketchPlace(QPointF at, Qt::KeyboardModifiers keys);
+  void selectCaught(const std::vector<Vec>& loop, bool more);
   void placeControls();
   void updateLoads();
 
@@ -161,6 +190,10 @@ class Bench : public Table {
   std::optional<Vec> pointed_at_;
 
   QPointF pointer_;  // where it was seen last
+  Sketch sketch_;
+  bool touching_ = false;
+  QTimer let_up_;           // since a key that was held was let go
+  bool tape_held_ = false;  // by its key, which ends it
   Drag drag_ = Drag::none;
   std::vector<LineRef> moved_lines_;  // single lines that are dragged; empty: whole pieces
   Box press_bounds_;
@@ -169,6 +202,9 @@ class Bench : public Table {
   StepHandle step_handle_;
   double turned_ = 0;
   std::vector<LineRef> had_;  // what was selected
+  Ghost ghost_;
+  bool ghosted_ = false;                                   // it was decided whether this drag has one
+  std::vector<std::shared_ptr<const DrawnPiece>> around_;  // what is painted while there is a ghost
   Snapping snapping_;
   bool snaps_ = true, dots_ = false;
   Box start_;                       // the frame as it was, of the curves themselves
@@ -176,6 +212,8 @@ class Bench : public Table {
   std::optional<double> own_turn_;  // of the piece before it is turned
   std::optional<Vec> middle_;       // where it was put
   bool middle_shows_ = false;       // though it was not
+  std::optional<NodeRef> node_;     // the one that was clicked
+  Node dragged_node_;               // as it was
   Guide guide_;                     // that is being dragged
   std::size_t guide_at_ = 0;        // which of the project's; past the last one while it is new
   Picking picking_ = Picking::none;

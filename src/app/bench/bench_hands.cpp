@@ -1,12 +1,16 @@
 // The bench's hands: what mouse and keys do to what is on it.
 #include <QMouseEvent>
 #include <numbers>
+#include <set>
 
 #include "app/bench/bench.hpp"
 #include "app/bench/rulers.hpp"
+#include "core/place/axes.hpp"
+#include "core/place/catch.hpp"
 #include "core/project/arrange.hpp"
 #include "core/project/dependence.hpp"
 #include "core/project/edit.hpp"
+#include "core/shape/draw.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "render/paint.hpp"
 
@@ -117,6 +121,9 @@ void Bench::pickBridge(QPointF at) {
 }
 
 void Bench::setPicking(Picking what) {
+  if (what == Picking::erase || what == Picking::split)
+    return sketch(what == Picking::erase ? Sketch::What::erase : Sketch::What::split);
+  if (what != Picking::none) sketch_.end();
   const auto pieces = session_.selectedPieces();
   const bool can =
       !record_ && pieces.size() == 1 && (what != Picking::bridges || has_bridges(session_.project(), pieces.front()));
@@ -125,7 +132,11 @@ void Bench::setPicking(Picking what) {
   update();
 }
 
-Box Bench::frame() const { return wanted_ ? *wanted_ : bounds_of(space(), session_.selection()); }
+Box Bench::frame() const {
+  if (wanted_) return *wanted_;
+  if (ghost_.on() && drag_ == Drag::move) return moved(start_, ghost_.by());
+  return bounds_of(space(), session_.selection());
+}
 
 /// What was asked for is shown until it is there.
 void Bench::dropWanted() {
@@ -141,9 +152,9 @@ void Bench::dropWanted() {
 bool Bench::hasHandles() const {
   const auto& selection = session_.selection();
   return !selection.empty() && !showsMats() && !record_ && scrub_ < 0 && !typing_.active() &&
-         picking_ == Picking::none && std::all_of(selection.begin(), selection.end(), [this](const LineRef& ref) {
-           return ref.line.empty() && inReach(ref.piece);
-         });
+         picking_ == Picking::none && !sketch_.active() &&
+         std::all_of(selection.begin(), selection.end(),
+                     [this](const LineRef& ref) { return ref.line.empty() && inReach(ref.piece); });
 }
 
 std::optional<Handle> Bench::handleAt(QPointF at) const {
@@ -170,11 +181,40 @@ void Bench::beginDrag(Drag drag) {
   drag_ = drag;
   press_bounds_ = frame();
   start_ = {};
+  ghosted_ = false;
   held_node_.reset();
   if (drag == Drag::move || drag == Drag::size) middle_.reset();
   snapping_.end();
+  ghost_.drop();
   session_.seal();
+  session_.setHandsOn(true);
   ++drag_count_;
+}
+
+void Bench::dragEdit(const Affine& map, std::function<void()> edit) {
+  if (!ghost_.on() && moved_lines_.empty()) {
+    Drawing dragged;
+    const auto pieces = session_.selectedPieces();
+    const std::set<int> ids(pieces.begin(), pieces.end());
+    for (const auto& piece : session_.drawing().pieces) {
+      if (ids.contains(piece->piece->id)) dragged.pieces.push_back(piece);
+    }
+    // Before the first edit of the drag everything still lies where it was.
+    if (!ghosted_ && Ghost::worth(dragged)) {
+      ghost_.begin(session_.project(), dragged, view_, canvas(), devicePixelRatioF());
+      around_ = aroundGhost().pieces;
+      refresh();
+    }
+    ghosted_ = true;
+  }
+  ghost_.set(map);
+  ghost_.edit(std::move(edit));
+}
+
+Drawing Bench::aroundGhost() const {
+  Drawing out = shown();
+  std::erase_if(out.pieces, [this](const auto& piece) { return ghost_.holds(piece->piece->id); });
+  return out;
 }
 
 std::string Bench::dragKey(const char* what) const { return what + std::to_string(drag_count_); }
@@ -202,11 +242,14 @@ const SnapScene* Bench::scene(Qt::KeyboardModifiers keys) {
     return nullptr;
   }
   if (!snapping_.begun()) {
-    Ground ground = plainTable() ? Ground{{}, {}, session_.project().guides} : ground_of(session_.project(), load_);
+    Ground ground = plainTable()  ? Ground{{}, {}, session_.project().guides}
+                    : showsMats() ? ground_on_mat(session_.project(), load_)
+                                  : ground_of(session_.project(), load_);
     if (dots_) ground.grid_mm = mat_dots_mm(view_);
     std::vector<int> dragged;
     // What is put somewhere by itself may meet everything.
-    if (drag_ == Drag::move || drag_ == Drag::size || drag_ == Drag::turn) {
+    if (!sketch_.active() &&
+        (drag_ == Drag::move || drag_ == Drag::size || drag_ == Drag::turn || drag_ == Drag::node)) {
       dragged = pieces;
       for (const int id : pieces) {
         const auto users = users_of(session_.project(), id);  // they go along
@@ -237,6 +280,7 @@ std::vector<Hold> Bench::meetings() {
     }
     snapping_.end();
     drag_ = Drag::none;
+    session_.setHandsOn(false);
   }
   // Of what is met on an axis the more welcome is held: a middle before an edge, what is near before what is far.
   for (const Axis axis : kAxes) {
@@ -260,21 +304,23 @@ void Bench::dragMove(QPointF at, Qt::KeyboardModifiers keys) {
   const bool straight = keys & Qt::ShiftModifier, across = std::abs(by.x) >= std::abs(by.y);
   if (straight) (across ? by.y : by.x) = 0;
   if (const SnapScene* around = scene(keys); around && !start_.empty()) {
-    const auto moved = [&] { return Box{start_.x0 + by.x, start_.y0 + by.y, start_.x1 + by.x, start_.y1 + by.y}; };
-    Snapped met = around->frame(moved(), held_node_ ? std::optional(*held_node_ + by) : std::nullopt, reach());
+    Snapped met =
+        around->frame(moved(start_, by), held_node_ ? std::optional(*held_node_ + by) : std::nullopt, reach());
     if (straight) {
       (across ? met.by.y : met.by.x) = 0;
       met.point.reset();
       std::erase_if(met.meetings, [&](const Meeting& m) { return (m.axis == Axis::x) != across; });
     }
     by = by + met.by;
-    snapping_.met(std::move(met), moved());
+    snapping_.met(std::move(met), moved(start_, by));
   }
-  session_.edit(
-      [lines = moved_lines_, pieces = session_.selectedPieces(), by](const Project& project, Effort) {
-        return lines.empty() ? move_pieces(project, pieces, by) : move_lines(project, lines, by);
-      },
-      tr("Move"), dragKey("move-"));
+  dragEdit(Affine::move(by.x, by.y), [this, lines = moved_lines_, pieces = session_.selectedPieces(), by] {
+    session_.edit(
+        [lines, pieces, by](const Project& project, Effort) {
+          return lines.empty() ? move_pieces(project, pieces, by) : move_lines(project, lines, by);
+        },
+        tr("Move"), dragKey("move-"));
+  });
   update();
 }
 
@@ -320,14 +366,16 @@ void Bench::dragSize(QPointF at, Qt::KeyboardModifiers keys) {
   wanted_ = Box{fixed.x + (was.x0 - fixed.x) * sx, fixed.y + (was.y0 - fixed.y) * sy, fixed.x + (was.x1 - fixed.x) * sx,
                 fixed.y + (was.y1 - fixed.y) * sy};
   if (around) snapping_.met(snapping_.last(), *wanted_);
-  session_.size(pieces, sizing, dragKey("size-"));
+  const Affine map = about(fixed, Affine::scale(sx, sy));
+  dragEdit(map, [this, pieces, sizing] { session_.size(pieces, sizing, dragKey("size-")); });
   update();
 }
 
 void Bench::placeBy(const Affine& map, const QString& label, const char* key) {
-  session_.edit([pieces = session_.selectedPieces(), map](const Project& project,
-                                                          Effort) { return place_pieces(project, pieces, map); },
-                label, dragKey(key));
+  dragEdit(map, [this, pieces = session_.selectedPieces(), map, label, key = dragKey(key)] {
+    session_.edit([pieces, map](const Project& project, Effort) { return place_pieces(project, pieces, map); }, label,
+                  key);
+  });
   update();
 }
 
@@ -435,6 +483,11 @@ void Bench::dropGuide(QPointF at) {
 void Bench::mousePressEvent(QMouseEvent* event) {
   pointer_ = event->position();
   if (pressed(event) || event->button() != Qt::LeftButton) return;
+  if (sketch_.active()) {
+    drag_ = Drag::sketch;
+    sketch_.press(sketchPlace(press_, event->modifiers()), view_.px_per_mm);
+    return update();
+  }
   if (picking_ == Picking::bridges) {
     drag_ = Drag::picked;
     return pickBridge(press_);
@@ -455,6 +508,13 @@ void Bench::mousePressEvent(QMouseEvent* event) {
     step_handle_ = *handle;
     return beginDrag(Drag::step);
   }
+  if (const auto node = nodeAt(press_)) {
+    dragged_node_ = *node;
+    beginDrag(Drag::node);
+    node_ = node->ref;
+    return update();
+  }
+  node_.reset();
   if (const auto axis = rulerAt(press_)) {
     guide_ = {*axis, 0};
     guide_at_ = session_.project().guides.size();
@@ -523,6 +583,10 @@ void Bench::showCursor(QPointF at) {
 void Bench::mouseMoveEvent(QMouseEvent* event) {
   const QPointF at = event->position();
   pointer_ = at;
+  if (sketch_.active() && !dragged(event, false)) {
+    sketch_.move(sketchPlace(at, event->modifiers()), drag_ == Drag::sketch, view_.px_per_mm);
+    return update();
+  }
   if (dragged(event, drag_ != Drag::none)) return;
   if (drag_ == Drag::none) return showCursor(at);
   switch (drag_) {
@@ -544,6 +608,9 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
     case Drag::guide:
       dragGuide(at, event->modifiers());
       break;
+    case Drag::node:
+      dragNode(at, event->modifiers());
+      break;
     case Drag::step:
       session_.edit([handle = step_handle_, to = view_.to_mm(at)](const Project& project,
                                                                   Effort) { return drag_handle(project, handle, to); },
@@ -564,6 +631,17 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
 void Bench::mouseReleaseEvent(QMouseEvent* event) {
   if (released()) return;
   const Drag drag = std::exchange(drag_, Drag::none);
+  if (ghost_.on()) {
+    ghost_.end();
+    around_.clear();
+    refresh();
+  }
+  session_.setHandsOn(false);
+  if (drag == Drag::sketch) {
+    sketch_.release(sketchPlace(event->position(), event->modifiers()), view_.px_per_mm);
+    snapping_.clear();
+    return update();
+  }
   if (event->button() != Qt::LeftButton || drag == Drag::mark || drag == Drag::picked) return;
   snapping_.end();
   if (drag == Drag::guide) {
@@ -571,7 +649,7 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
     if (moved_) dropGuide(event->position());
     return update();
   }
-  if (drag == Drag::middle || drag == Drag::slant) return update();
+  if (drag == Drag::middle || drag == Drag::slant || drag == Drag::node) return update();
   // An edit under way still belongs to this drag; the next drag has a key of its own.
   if (drag == Drag::size || drag == Drag::turn || drag == Drag::step) {
     dropWanted();
@@ -590,12 +668,7 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
   }
   if (drag == Drag::band && moved_) {
     const Vec a = view_.to_mm(band_.topLeft()), b = view_.to_mm(band_.bottomRight());
-    auto lines = lines_inside(reachable(), {a.x, a.y, b.x, b.y});
-    if (event->modifiers() & Qt::ControlModifier) {
-      const auto& old = session_.selection();
-      lines.insert(lines.end(), old.begin(), old.end());
-    }
-    session_.select(std::move(lines));
+    selectCaught({a, {b.x, a.y}, b, {a.x, b.y}}, event->modifiers() & Qt::ControlModifier);
     update();
   } else if (!moved_) {
     // A click on a piece that was selected already picks the single line under it.
@@ -604,6 +677,8 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
     const bool again = found && !found->line.empty() && drag == Drag::move && !press_bounds_.empty() &&
                        selection.size() == 1 && selection.front() == LineRef{found->piece, ""} &&
                        press_bounds_ == frame();
+    // On a line whose nodes show: a double click may follow, and works on them.
+    if (found && selection.size() == 1 && *found == selection.front() && !nodes().empty()) return;
     if (again && !(event->modifiers() & Qt::ControlModifier)) {
       session_.select({*found});
     } else {
@@ -613,11 +688,20 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
 }
 
 void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
+  if (sketch_.active()) {
+    sketch_.doubleClick();
+    drag_ = Drag::picked;
+    return update();
+  }
   if (const auto handle = handleAt(event->position()); handle && handle->does == Handle::Does::middle) {
     middle_.reset();
     middle_shows_ = true;
     drag_ = Drag::picked;
     return update();
+  }
+  if (workNode(event->position())) {
+    drag_ = Drag::picked;
+    return;
   }
   // Inside a group a double click means the single piece, on that piece the single line.
   const auto found = hit(event->position());
@@ -637,6 +721,91 @@ void Bench::mouseDoubleClickEvent(QMouseEvent* event) {
   }
 }
 
+void Bench::sketch(Sketch::What what) {
+  if (record_ || (showsMats() && what != Sketch::What::tape)) what = Sketch::What::none;
+  if (picking_ != Picking::none) setPicking(Picking::none);
+  typing_.end();
+  sketch_.begin(what == sketch_.what() ? Sketch::What::none : what);
+  snapping_.end(), snapping_.clear();
+  setCursor(sketch_.active() ? Qt::CrossCursor : Qt::ArrowCursor);
+  update();
+}
+
+void Bench::setTouching(bool on) {
+  touching_ = on;
+  update();
+}
+
+Vec Bench::sketchPlace(QPointF at, Qt::KeyboardModifiers keys) {
+  Vec to = view_.to_mm(at);
+  if (!sketch_.meets()) return to;
+  const SnapScene* around = scene(keys);
+  if (around) {
+    Snapped met = around->point(to, reach());
+    to = to + met.by;
+    snapping_.met(std::move(met), Box{to.x, to.y, to.x, to.y});
+  }
+  return to;
+}
+
+void Bench::selectCaught(const std::vector<Vec>& loop, bool more) {
+  auto take = [this, more](std::vector<LineRef> lines) {
+    if (more) {
+      const auto& old = session_.selection();
+      lines.insert(lines.end(), old.begin(), old.end());
+    }
+    session_.select(std::move(lines));
+  };
+  constexpr std::size_t kAtOnce = 30'000;  // segments that are looked at without anybody waiting
+  const Caught how = touching_ ? Caught::touched : Caught::enclosed;
+  const Drawing drawing = reachable();
+  if (drawing.segments() <= kAtOnce) return take(caught(drawing, loop, how));
+  session_.aside([drawing, loop, how, take] { return [take, lines = caught(drawing, loop, how)] { take(lines); }; }, 1);
+}
+
+void Bench::sketched(Sketch::What what, const std::vector<Vec>& places, bool closed) {
+  using What = Sketch::What;
+  if (what == What::loop) return selectCaught(places, false);
+  const auto chosen = session_.selectedPieces();
+  if (what == What::erase || what == What::split) {
+    // What is selected, else everything in reach.
+    std::vector<int> pieces = chosen;
+    if (pieces.empty()) {
+      const Drawing drawing = reachable();
+      for (const auto& piece : drawing.pieces) pieces.push_back(piece->piece->id);
+    }
+    return session_.editDrawn(
+        [pieces, places, erase = what == What::erase](const Project& p, const Drawing& d) {
+          return erase ? erase_within(p, d, pieces, places) : split_along(p, d, pieces, places);
+        },
+        what == What::erase ? tr("Erase") : tr("Cut in two"));
+  }
+  const Drawn how = what == What::straight   ? Drawn::straight
+                    : what == What::polyline ? Drawn::polyline
+                    : what == What::freehand ? Drawn::freehand
+                                             : Drawn::fold;
+  const Drawing drawing = reachable();
+  const auto under = piecesAt(view_.to_px(lerp(places.front(), places.back(), 0.5)));
+  // What is cut there is what it is drawn on, the top layer first.
+  int over = under.empty() ? 0 : under.back();
+  for (auto it = under.rbegin(); it != under.rend(); ++it) {
+    const auto& lines = find_drawn(drawing, *it)->piece->lines;
+    if (std::any_of(lines.begin(), lines.end(), [](const Line& line) { return line.role == Role::cut; })) over = *it;
+  }
+  std::vector<Contour> contours;
+  if (how == Drawn::fold) {
+    contours = fold_across(find_drawn(drawing, over), places.front(), places.back());
+  } else if (auto contour = drawn_contour(places, how, closed)) {
+    contours.push_back(std::move(*contour));
+  }
+  if (contours.empty()) return;
+  int id = 0;
+  const QString name = how == Drawn::fold ? tr("Fold") : tr("Line");
+  session_.commit(add_drawn(session_.project(), contours, how, over, name.toStdString(), &id),
+                  how == Drawn::fold ? tr("Draw a fold") : tr("Draw a line"));
+  session_.select({{id, ""}});
+}
+
 void Bench::nudge(double dx, double dy) {
   const auto pieces = session_.selectedPieces();
   if (pieces.empty() || record_ || showsMats()) return;
@@ -649,9 +818,14 @@ void Bench::nudge(double dx, double dy) {
 
 bool Bench::event(QEvent* event) {
   // While typing, keys that other actions have for shortcuts are letters first.
-  if (event->type() == QEvent::ShortcutOverride && typing_.active() && Typing::wants(static_cast<QKeyEvent*>(event))) {
-    event->accept();
-    return true;
+  if (event->type() == QEvent::ShortcutOverride) {
+    const auto* key = static_cast<QKeyEvent*>(event);
+    const bool letter = typing_.active() && Typing::wants(key);
+    const bool of_node = node_ && (key->key() == Qt::Key_Delete || key->key() == Qt::Key_Backspace);
+    if (letter || of_node) {
+      event->accept();
+      return true;
+    }
   }
   return QWidget::event(event);
 }
@@ -665,6 +839,24 @@ QVariant Bench::inputMethodQuery(Qt::InputMethodQuery query) const {
 
 void Bench::keyPressEvent(QKeyEvent* event) {
   if (typing_.key(event)) return;
+  const bool alone = event->modifiers() == Qt::NoModifier && !event->isAutoRepeat();
+  if (sketch_.key(*event)) {
+    if (!sketch_.active()) sketch(Sketch::What::none);
+    return update();
+  }
+  if (node_ && (event->key() == Qt::Key_Delete || event->key() == Qt::Key_Backspace)) {
+    const NodeRef node = *std::exchange(node_, std::nullopt);
+    return session_.commit(remove_node(session_.project(), node), tr("Take a node out"));
+  }
+  if (event->key() == Qt::Key_T && alone && (drag_ == Drag::band || sketch_.what() == Sketch::What::loop))
+    return setTouching(!touching_);
+  // Where the system repeats a held key as presses and releases of their own, a release counts only if no press
+  // follows.
+  if ((event->key() == Qt::Key_M || event->key() == Qt::Key_U) && let_up_.isActive()) return let_up_.stop();
+  if (event->key() == Qt::Key_M && event->modifiers() == Qt::NoModifier) {
+    if (alone && !sketch_.active()) tape_held_ = true, sketch(Sketch::What::tape);
+    return;
+  }
   if (event->key() != Qt::Key_U || event->modifiers() != Qt::NoModifier) return Table::keyPressEvent(event);
   if (event->isAutoRepeat() || showsMats()) return;
   const auto there = piecesAt(pointer_);
@@ -673,11 +865,19 @@ void Bench::keyPressEvent(QKeyEvent* event) {
 
 void Bench::keyReleaseEvent(QKeyEvent* event) {
   if (event->key() == Qt::Key_U && !event->isAutoRepeat()) lookUnder(0);
+  if (event->key() == Qt::Key_M && !event->isAutoRepeat() && std::exchange(tape_held_, false))
+    sketch(Sketch::What::none);
   Table::keyReleaseEvent(event);
 }
 
-void Bench::focusOutEvent(QFocusEvent* event) {
+void Bench::letUp() {
+  let_up_.stop();
   lookUnder(0);
+  if (std::exchange(tape_held_, false)) sketch(Sketch::What::none);
+}
+
+void Bench::focusOutEvent(QFocusEvent* event) {
+  letUp();
   Table::focusOutEvent(event);
 }
 

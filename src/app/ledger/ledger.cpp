@@ -122,6 +122,11 @@ class RowPainter : public QStyledItemDelegate {
     Color stock;
     QPixmap picture;
   };
+  /// Whether a piece has only been moved.
+  static bool looks_alike(const DrawnPiece& a, const DrawnPiece& b) {
+    return &a == &b || (a.flat == b.flat && a.stale == b.stale && a.map.a == b.map.a && a.map.b == b.map.b &&
+                        a.map.c == b.map.c && a.map.d == b.map.d && a.piece->lines == b.piece->lines);
+  }
   static std::shared_ptr<const DrawnPiece> handle_of(const Drawing& drawing, int piece) {
     for (const auto& drawn : drawing.pieces) {
       if (drawn->piece->id == piece) return drawn;
@@ -143,7 +148,7 @@ class RowPainter : public QStyledItemDelegate {
       // A picture for each state of a piece; painting it anew each time would make scrolling slow.
       Thumbnail& made = thumbnails_[piece.id];
       const Color stock = stock_color(session.project(), piece.stock);
-      if (made.of.get() != &drawn || made.dark != t.dark || !(made.stock == stock)) {
+      if (!(made.of && looks_alike(*made.of, drawn)) || made.dark != t.dark || !(made.stock == stock)) {
         made = {handle_of(session.drawing(), piece.id), t.dark, stock, QPixmap(84, 84)};
         made.picture.setDevicePixelRatio(2);
         made.picture.fill(Qt::transparent);
@@ -245,7 +250,7 @@ Ledger::Ledger(Session& session, QWidget* parent) : QWidget(parent), session_(se
   column->addWidget(tree_, 1);
   connect(tree_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &Ledger::followTree);
   connect(model_, &QAbstractItemModel::modelReset, this, &Ledger::followSession);
-  connect(&session_, &Session::selectionChanged, this, &Ledger::followSession);
+  connect(&session_, &Session::shown, this, &Ledger::followSession);
 }
 
 void Ledger::addButtons(const Actions& actions) {

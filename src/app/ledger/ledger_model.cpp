@@ -24,7 +24,7 @@ QString state_text(const Piece& piece) {
 
 LedgerModel::LedgerModel(Session& session, QObject* parent) : QAbstractItemModel(parent), session_(session) {
   rows_ = rowsOf(session_.project());
-  connect(&session_, &Session::changed, this, &LedgerModel::update);
+  connect(&session_, &Session::shown, this, &LedgerModel::update);
 }
 
 std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const {

@@ -69,7 +69,7 @@ MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), s
   column->addWidget(make_label(
       tr("The machine's manual and the material's data sheet come first. Do not go past the rated thickness or force."),
       "quiet", this));
-  connect(&session_, &Session::changed, this, &MachineForm::update);
+  connect(&session_, &Session::shown, this, &MachineForm::update);
   update();
 }
 

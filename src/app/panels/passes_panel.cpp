@@ -73,7 +73,7 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   column()->addWidget(new ToolRack(session_, body()));
   column()->addStretch();
 
-  connect(&session_, &Session::changed, this, &PassesPanel::update);
+  connect(&session_, &Session::shown, this, &PassesPanel::update);
   connect(&session_, &Session::derivedChanged, this, &PassesPanel::update);
   update();
 }

@@ -140,6 +140,8 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   box->addWidget(make_line(content_));
   lines_heading_ = make_label({}, "heading", content_);
   box->addWidget(lines_heading_);
+  line_figures_ = new LineFigureLabel(session_, content_);
+  box->addWidget(line_figures_);
   auto* chips = new QGridLayout;
   chips->setHorizontalSpacing(5);
   chips->setVerticalSpacing(5);
@@ -216,8 +218,7 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   box->addLayout(colors_);
   column()->addStretch();
 
-  connect(&session_, &Session::changed, this, &RecipePanel::update);
-  connect(&session_, &Session::selectionChanged, this, &RecipePanel::update);
+  connect(&session_, &Session::shown, this, &RecipePanel::update);
   update();
 }
 
@@ -388,6 +389,7 @@ void RecipePanel::updateLines() {
       by_stroke = by_stroke || line.stroke_by_stroke;
     }
   }
+  line_figures_->show(session_.selection().size() == 1 ? session_.selection().front() : LineRef{});
   lines_heading_->setText(refs.size() == 1 ? tr("Line %1 is for").arg(qs(refs.front().line))
                                            : tr("%1 lines are for").arg(refs.size()));
   for (auto* chip : role_chips_) {

@@ -8,6 +8,7 @@
 
 #include "app/actions.hpp"
 #include "app/panels/held_list.hpp"
+#include "app/panels/line_figures.hpp"
 #include "app/panels/panel.hpp"
 #include "app/recipe/recipe_steps.hpp"
 #include "app/session.hpp"
@@ -48,6 +49,7 @@ class RecipePanel : public Panel {
   QWidget* together_;
   QWidget* piece_part_;
   QLabel* lines_heading_;
+  LineFigureLabel* line_figures_;
   std::vector<QPushButton*> role_chips_;
   QComboBox* tool_;
   NumberField* repeats_;

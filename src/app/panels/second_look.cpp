@@ -57,7 +57,7 @@ SecondLook::SecondLook(Session& session, QWidget* parent) : Panel(tr("Second loo
     brush_->setValue(checks.brush_mm, unit);
     bleed_->setValue(checks.bleed_mm, unit);
   };
-  connect(&session_, &Session::changed, this, show);
+  connect(&session_, &Session::shown, this, show);
   show();
   column()->addStretch();
   connect(&session_, &Session::derivedChanged, this, &SecondLook::update);

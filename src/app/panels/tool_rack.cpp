@@ -17,7 +17,7 @@ namespace dotlane {
 ToolRack::ToolRack(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
   setObjectName(QStringLiteral("toolRack"));
   build();
-  connect(&session_, &Session::changed, this, &ToolRack::update);
+  connect(&session_, &Session::shown, this, &ToolRack::update);
   update();
 }
 

@@ -169,7 +169,10 @@ void RecipeSteps::addStop(const Piece& piece, const Step* step) {
   column->setSpacing(0);
   auto* top = new QHBoxLayout;
   top->setSpacing(2);
-  QString name = stop.kind ? qs(stop.kind->label) : step ? qs(step->kind) : tr("Brought in");
+  QString name = stop.kind                   ? qs(stop.kind->label)
+                 : step                      ? qs(step->kind)
+                 : piece.source.file.empty() ? tr("Plain lines")
+                                             : tr("Brought in");
   if (step && !step->on) name += tr(" (off)");
   stop.head = new QPushButton(name, stop.row);
   stop.head->setObjectName(step ? QStringLiteral("step-%1").arg(step->id) : QStringLiteral("step-source"));

@@ -170,8 +170,11 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
     case ValueType::spots: {
       auto* button = new QPushButton(parent);
       set_kind(button, "chip");
-      QObject::connect(button, &QPushButton::clicked, &session, [&session, contours = spec.key == "at"] {
-        emit session.pickingAsked(contours ? Picking::contours : Picking::bridges);
+      QObject::connect(button, &QPushButton::clicked, &session, [&session, key = spec.key] {
+        emit session.pickingAsked(key == "at"      ? Picking::contours
+                                  : key == "loop"  ? Picking::erase
+                                  : key == "along" ? Picking::split
+                                                   : Picking::bridges);
       });
       field = button;
       break;

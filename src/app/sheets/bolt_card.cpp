@@ -56,7 +56,7 @@ BoltCard::BoltCard(Session& session, SheetDesk& desk, QWidget* parent)
   column->addWidget(button_);
   connect(button_, &QPushButton::clicked, this, &BoltCard::workOut);
   connect(&desk_, &SheetDesk::changed, this, &BoltCard::update);
-  connect(&session_, &Session::changed, this, &BoltCard::update);
+  connect(&session_, &Session::shown, this, &BoltCard::update);
   update();
 }
 

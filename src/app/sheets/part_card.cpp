@@ -77,7 +77,7 @@ PartCard::PartCard(Session& session, SheetDesk& desk, QWidget* parent)
   box->addSpacing(4);
   box->addLayout(row);
   connect(&desk_, &SheetDesk::changed, this, &PartCard::update);
-  connect(&session_, &Session::changed, this, &PartCard::update);
+  connect(&session_, &Session::shown, this, &PartCard::update);
   update();
 }
 

@@ -127,7 +127,7 @@ SheetCard::SheetCard(Session& session, SheetDesk& desk, QWidget* parent)
   box->addSpacing(4);
   box->addLayout(row);
   connect(&desk_, &SheetDesk::changed, this, &SheetCard::update);
-  connect(&session_, &Session::changed, this, &SheetCard::update);
+  connect(&session_, &Session::shown, this, &SheetCard::update);
   update();
 }
 

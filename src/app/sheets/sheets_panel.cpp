@@ -37,7 +37,7 @@ SheetsPanel::SheetsPanel(Session& session, SheetDesk& desk, QWidget* parent)
   column()->addWidget(make_line(body()));
   column()->addWidget(new MachineForm(session_, body()));
   column()->addStretch();
-  connect(&session_, &Session::changed, this, &SheetsPanel::update);
+  connect(&session_, &Session::shown, this, &SheetsPanel::update);
   connect(&session_, &Session::derivedChanged, this, &SheetsPanel::update);
   connect(&desk_, &SheetDesk::changed, this, &SheetsPanel::showPacking);
   update();

@@ -103,7 +103,7 @@ ShelfCard::ShelfCard(Session& session, SheetDesk& desk, QWidget* parent)
           &QPushButton::clicked, this, [this] { emit photographAsked(qs(stock())); });
   column->addLayout(row);
   connect(outline_, &QLineEdit::returnPressed, this, &ShelfCard::addScrap);
-  connect(&session_, &Session::changed, this, &ShelfCard::update);
+  connect(&session_, &Session::shown, this, &ShelfCard::update);
   // The stock is that of the sheet that was picked.
   connect(&desk_, &SheetDesk::changed, this, [this] {
     const Sheet* sheet = desk_.sheet();

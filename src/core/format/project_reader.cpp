@@ -220,6 +220,13 @@ Piece read_piece(const Json& json, const std::string& where) {
         throw BadField{at + ".axis", "the piece is held on this axis already"};
     }
   });
+  if (const Json* fitted = f.find("fitted")) {
+    Fields g(*fitted, f.name_of("fitted"));
+    piece.fit.emplace();
+    g.integer("piece", piece.fit->piece, 1, 1'000'000'000);
+    g.number("margin_mm", piece.fit->margin_mm, 0, 5000);
+    piece.fit->unknown = g.unknown();
+  }
   if (const Json* source = f.find("source")) piece.source = read_source(*source, f.name_of("source"), piece.id);
   std::set<int> steps;
   f.list("recipe", [&](const Json& step, const std::string& at) {

@@ -138,6 +138,12 @@ Json to_value(const Piece& p) {
   if (p.locked) j["locked"] = true;
   if (p.not_now) j["not_now"] = true;
   if (!p.holds.empty()) j["held"] = list_of(p.holds, [](const Hold& h) { return to_value(h); });
+  if (p.fit) {
+    Json& fit = j["fitted"];
+    fit["piece"] = p.fit->piece;
+    fit["margin_mm"] = p.fit->margin_mm;
+    keep(fit, p.fit->unknown);
+  }
   if (!p.steps.empty()) j["recipe"] = list_of(p.steps, [](const Step& s) { return to_value(s); });
   for (const auto& [id, d] : p.dress) j["made_lines"][id] = to_value(d);
   keep(j, p.unknown);

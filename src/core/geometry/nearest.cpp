@@ -33,15 +33,25 @@ double nearest_parameter(Vec from, const Segment& segment, Vec p) {
     const Vec off = point_at(from, segment, t) - p;
     if (dot(off, off) < least) least = dot(off, off), best = t;
   }
-  for (int i = 0; i < 30; ++i) {
+  // Between the samples beside it, by golden sections, which always end; then Newton's method for the last digits.
+  const auto far = [&](double t) {
+    const Vec off = point_at(from, segment, t) - p;
+    return dot(off, off);
+  };
+  constexpr double kGolden = 0.6180339887498949;
+  double low = std::max(0.0, best - 1.0 / kSamples), high = std::min(1.0, best + 1.0 / kSamples);
+  for (int i = 0; i < 40; ++i) {
+    const double a = high - (high - low) * kGolden, b = low + (high - low) * kGolden;
+    far(a) < far(b) ? high = b : low = a;
+  }
+  if (const double middle = (low + high) / 2; far(middle) < least) best = middle;
+  for (int i = 0; i < 10; ++i) {
     const Vec off = point_at(from, segment, best) - p;
     const auto [first, second] = slopes(from, segment, best);
     const double slope = dot(first, first) + dot(off, second);
-    if (slope <= 0) break;  // not a valley: the sample is as good as it gets
+    if (slope <= 0) break;
     const double next = std::clamp(best - dot(off, first) / slope, 0.0, 1.0);
-    const Vec there = point_at(from, segment, next) - p;
-    if (dot(there, there) > dot(off, off)) break;
-    if (std::abs(next - best) < 1e-12) break;
+    if (far(next) >= far(best) || std::abs(next - best) < 1e-15) break;
     best = next;
   }
   return best;

@@ -16,7 +16,7 @@ struct OnPath {
 };
 
 /// The parameter, 0 to 1, of the segment's place nearest to `p`: exact for straight ones; for curves the best of 16
-/// samples refined by Newton's method until it moves by less than 1e-12.
+/// samples, refined by golden sections and by Newton's method.
 [[nodiscard]] double nearest_parameter(Vec from, const Segment& segment, Vec p);
 
 /// The place of the path nearest to `p` within `reach` mm, if there is one.

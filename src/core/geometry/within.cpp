@@ -34,6 +34,11 @@ bool Within::holds(const Polyline& polyline) const {
   return Ready::yes(GEOSPreparedCovers_r(*ready_->geos, ready_->prepared, line.get()));
 }
 
+bool Within::touches(const Polyline& polyline) const {
+  const auto line = ready_->line(polyline);
+  return Ready::yes(GEOSPreparedIntersects_r(*ready_->geos, ready_->prepared, line.get()));
+}
+
 double Within::length_within(const Polyline& polyline) const {
   const auto& geos = ready_->geos;
   const auto whole = ready_->line(polyline);

@@ -18,6 +18,8 @@ class Within {
 
   /// Whether the region holds every point of the polyline; its edge counts as inside.
   [[nodiscard]] bool holds(const Polyline& line) const;
+  /// Whether the polyline reaches into the region anywhere, or its edge.
+  [[nodiscard]] bool touches(const Polyline& line) const;
   /// How much of the polyline lies within, mm.
   [[nodiscard]] double length_within(const Polyline& line) const;
 

@@ -5,9 +5,11 @@
 #include <set>
 
 #include "core/geometry/measure.hpp"
+#include "core/geometry/within.hpp"
 #include "core/place/axes.hpp"
 #include "core/project/dependence.hpp"
 #include "core/project/edit.hpp"
+#include "core/shape/sizing.hpp"
 
 namespace dotlane {
 namespace {
@@ -82,7 +84,8 @@ std::optional<double> wanted(Frames& frames, const Piece& piece, const Hold& hol
 }
 
 bool any_held(const Project& project) {
-  return std::any_of(project.pieces.begin(), project.pieces.end(), [](const auto& p) { return !p->holds.empty(); });
+  return std::any_of(project.pieces.begin(), project.pieces.end(),
+                     [](const auto& p) { return !p->holds.empty() || p->fit; });
 }
 
 /// What a piece's place or shape comes from directly.
@@ -91,6 +94,7 @@ std::set<int> comes_from(const Project& project, const Piece& piece) {
   for (const auto& hold : piece.holds) {
     for (const auto& anchor : hold.to) out.insert(anchor.piece);
   }
+  if (piece.fit) out.insert(piece.fit->piece);
   for (const int input : depends_on(project, piece.id)) out.insert(input);
   out.erase(0);
   return out;
@@ -126,12 +130,101 @@ std::vector<const Piece*> in_order(const Project& project) {
         if (const Piece* other = find_piece(project, anchor.piece)) self(self, *other);
       }
     }
-    if (!piece.holds.empty()) out.push_back(&piece);
+    const Piece* around = piece.fit ? find_piece(project, piece.fit->piece) : nullptr;
+    if (around) self(self, *around);
+    if (!piece.holds.empty() || piece.fit) out.push_back(&piece);
   };
   for (const auto& piece : project.pieces) {
-    if (!piece->holds.empty()) visit(visit, *piece);
+    if (!piece->holds.empty() || piece->fit) visit(visit, *piece);
   }
   return out;
+}
+
+/// The convex hull, counter-clockwise in y-up terms (A. M. Andrew, "Another efficient algorithm for convex hulls in two
+/// dimensions", Information Processing Letters 9(5), 1979).
+Ring hull_of(std::vector<Vec> points) {
+  std::sort(points.begin(), points.end(), [](Vec a, Vec b) { return a.x != b.x ? a.x < b.x : a.y < b.y; });
+  points.erase(std::unique(points.begin(), points.end()), points.end());
+  if (points.size() < 3) return points;
+  Ring hull;
+  for (const bool back : {false, true}) {
+    const std::size_t start = hull.size();
+    for (std::size_t i = 0; i < points.size(); ++i) {
+      const Vec p = back ? points[points.size() - 1 - i] : points[i];
+      while (hull.size() >= start + 2 && cross(hull.back() - hull[hull.size() - 2], p - hull.back()) <= 0)
+        hull.pop_back();
+      hull.push_back(p);
+    }
+    hull.pop_back();
+  }
+  return hull;
+}
+
+/// All that a piece is around of, its openings filled.
+Region outline_of(const DrawnPiece& piece) {
+  std::vector<Region> shapes;
+  for (const auto& line : piece.piece->lines) {
+    Region shape = region_of(transformed(*line.path, piece.map * line.at));
+    std::erase_if(shape.rings, [](const Ring& ring) { return signed_area_of(ring) < 0; });
+    shapes.push_back(std::move(shape));
+  }
+  return unite(shapes);
+}
+
+/// By how much the piece may grow about its middle, put onto the middle of the outline, and where that is.
+std::optional<std::pair<double, Vec>> room_inside(const DrawnPiece& piece, const DrawnPiece& around, double margin) {
+  const Region room = offset(outline_of(around), -margin);
+  const Vec middle = bounds_of(outline_of(around)).centre();
+  const Box own = tight_bounds(piece);
+  if (room.empty() || own.empty()) return std::nullopt;
+  std::vector<Vec> points;
+  for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
+    for (std::size_t c = 0; c < piece.flat->lines[i].polylines->size(); ++c) {
+      const auto course = piece.course(i, c);
+      points.insert(points.end(), course.points.begin(), course.points.end());
+    }
+  }
+  const Ring hull = hull_of(std::move(points));
+  if (hull.size() < 2) return std::nullopt;
+  const Within within(room);
+  const auto holds = [&](double scale) {
+    Polyline there;
+    for (const Vec p : hull) there.points.push_back(middle + (p - own.centre()) * scale);
+    there.points.push_back(there.points.front());
+    return within.holds(there);
+  };
+  const Box box = bounds_of(room);
+  double small = 0, large = 1.01 * std::max(box.width(), box.height()) / std::max({own.width(), own.height(), 1e-6});
+  for (int i = 0; i < 50 && large - small > 1e-7 * large; ++i) {
+    const double half = (small + large) / 2;
+    (holds(half) ? small : large) = half;
+  }
+  if (small <= 0) return std::nullopt;
+  return std::pair(small, middle);
+}
+
+/// The project with the piece fitted; nothing where it is so already, or cannot be found out at once.
+std::optional<Project> fitted_inside(const Project& project, const Drawing& drawing, int id, const Fit& fit,
+                                     DrawingCache& cache, Effort effort) {
+  const DrawnPiece *piece = find_drawn(drawing, id), *around = find_drawn(drawing, fit.piece);
+  if (!piece || !around || piece->stale || around->stale) return std::nullopt;
+  const auto room = room_inside(*piece, *around, fit.margin_mm);
+  if (!room) return std::nullopt;
+  const Box own = tight_bounds(*piece);
+  Project next = project;
+  if (std::abs(room->first - 1) > 1e-5) {
+    const bool wide = own.width() >= own.height();
+    Sizing sizing;
+    (wide ? sizing.width_mm : sizing.height_mm) = room->first * (wide ? own.width() : own.height());
+    const bool kept = find_piece(project, id)->aspect_locked;
+    auto sized = size_pieces(set_aspect_lock(next, id, true), {id}, sizing, cache, effort);
+    if (!sized) return std::nullopt;
+    next = set_aspect_lock(std::move(*sized), id, kept);
+  }
+  const Box now = tight_bounds(*find_drawn(evaluate(next, cache, effort), id));
+  const Vec by = room->second - now.centre();
+  if (norm(by) > kSettled) next = move_pieces(std::move(next), {id}, by);
+  return next;
 }
 
 bool same_size(const Affine& a, const Affine& b) { return a.a == b.a && a.b == b.b && a.c == b.c && a.d == b.d; }
@@ -140,8 +233,15 @@ bool same_size(const Affine& a, const Affine& b) { return a.a == b.a && a.b == b
 Project loosened(const Project& before, Project next, const Drawing& drawing) {
   Frames frames(next, drawing);
   for (auto& shared : next.pieces) {
-    if (shared->holds.empty()) continue;
     const Piece* was = find_piece(before, shared->id);
+    // What is fitted and then moved or sized by hand is on its own again, unless both went alike.
+    if (const auto& fit = shared->fit) {
+      const Piece *around = find_piece(next, fit->piece), *around_was = find_piece(before, fit->piece);
+      const bool by_hand = was && was->fit == fit && !(was->placement == shared->placement) && around && around_was &&
+                           around->placement == around_was->placement;
+      if (!around || by_hand) shared.edit([](Piece& p) { p.fit.reset(); });
+    }
+    if (shared->holds.empty()) continue;
     std::vector<Hold> holds;
     for (Hold hold : shared->holds) {
       const auto to = wanted(frames, *shared, hold);
@@ -168,6 +268,45 @@ Project loosened(const Project& before, Project next, const Drawing& drawing) {
     if (holds != shared->holds) shared.edit([&](Piece& p) { p.holds = std::move(holds); });
   }
   return next;
+}
+
+/// Everything that is held brought to where it is held.
+Project all_held(Project next, DrawingCache& cache, Effort effort) {
+  // Shapes may change where pieces that they are cut from have followed; chains of that end soon, or are left.
+  for (int round = 0; round < 8; ++round) {
+    const Drawing drawing = evaluate(next, cache, effort);
+    Frames frames(next, drawing);
+    std::vector<std::pair<int, Vec>> moves;
+    const auto held = in_order(next);
+    std::set<int> waiting;
+    for (const Piece* piece : held) waiting.insert(piece->id);
+    for (const Piece* piece : held) {
+      Vec by{};
+      waiting.erase(piece->id);
+      for (const auto& hold : piece->holds) {
+        // A file may say that pieces are held in a circle: what closes it is passed over.
+        if (std::any_of(hold.to.begin(), hold.to.end(), [&](const Anchor& a) { return waiting.contains(a.piece); }))
+          continue;
+        const Box own = frames.of(piece->id);
+        const auto to = wanted(frames, *piece, hold);
+        if (to && !own.empty()) by = by + along(hold.axis, *to - share_of(own, hold.axis, hold.own_share));
+      }
+      if (norm(by) <= kSettled) continue;
+      frames.move(piece->id, by);
+      moves.push_back({piece->id, by});
+    }
+    if (moves.empty()) break;
+    for (const auto& [id, by] : moves) next = move_pieces(std::move(next), {id}, by);
+  }
+  return next;
+}
+
+std::vector<int> fitted_in_order(const Project& project) {
+  std::vector<int> out;
+  for (const Piece* piece : in_order(project)) {
+    if (piece->fit) out.push_back(piece->id);
+  }
+  return out;
 }
 
 std::string name_of(const Project& project, int id) {
@@ -232,6 +371,19 @@ Result<Project> hold_piece(Project project, const Drawing& drawing, int piece, H
   });
 }
 
+Result<Project> fit_piece(Project project, const Drawing& drawing, int piece, int inside, double margin_mm) {
+  const Piece *fitted = find_piece(project, piece), *around = find_piece(project, inside);
+  if (!fitted || !around || piece == inside)
+    return fail(ErrorKind::bad_request, "select the piece and the one that it is to fit inside");
+  if (!way(let_go(project, {piece}), inside, piece).empty())
+    return fail(ErrorKind::bad_request, "\"" + fitted->name + "\" cannot be fitted inside \"" + around->name +
+                                            "\": that follows \"" + fitted->name + "\" itself");
+  const DrawnPiece *own = find_drawn(drawing, piece), *other = find_drawn(drawing, inside);
+  if (!own || !other || !room_inside(*own, *other, margin_mm))
+    return fail(ErrorKind::bad_request, "inside \"" + around->name + "\" there is no room left by the margin");
+  return edit_piece(let_go(std::move(project), {piece}), piece, [&](Piece& p) { p.fit = Fit{inside, margin_mm, {}}; });
+}
+
 Result<Project> hold_row(Project project, const Drawing& drawing, const std::vector<int>& pieces) {
   if (pieces.size() < 3) return fail(ErrorKind::bad_request, "a row needs three pieces or more");
   Frames frames(project, drawing);
@@ -256,12 +408,19 @@ Result<Project> hold_row(Project project, const Drawing& drawing, const std::vec
 Project let_go(Project project, const std::vector<int>& pieces, std::optional<Axis> axis) {
   for (const int id : pieces) {
     const Piece* piece = find_piece(project, id);
-    if (!piece || piece->holds.empty()) continue;
+    if (!piece || (piece->holds.empty() && !piece->fit)) continue;
     project = edit_piece(std::move(project), id, [&](Piece& p) {
+      if (!axis) p.fit.reset();
       std::erase_if(p.holds, [&](const Hold& hold) { return !axis || hold.axis == *axis; });
     });
   }
   return project;
+}
+
+Project set_fit_margin(Project project, int piece, double margin_mm) {
+  return edit_piece(std::move(project), piece, [&](Piece& p) {
+    if (p.fit) p.fit->margin_mm = margin_mm;
+  });
 }
 
 Project set_held_distance(Project project, int piece, Axis axis, double distance_mm) {
@@ -275,50 +434,37 @@ Project set_held_distance(Project project, int piece, Axis axis, double distance
 Project with_held_places(const Project& before, Project next, DrawingCache& cache, Effort effort) {
   if (!any_held(next)) return next;
   next = loosened(before, std::move(next), evaluate(next, cache, effort));
-  // Shapes may change where pieces that they are cut from have followed; chains of that end soon, or are left.
-  for (int round = 0; round < 8; ++round) {
-    const Drawing drawing = evaluate(next, cache, effort);
-    Frames frames(next, drawing);
-    std::vector<std::pair<int, Vec>> moves;
-    const auto held = in_order(next);
-    std::set<int> waiting;
-    for (const Piece* piece : held) waiting.insert(piece->id);
-    for (const Piece* piece : held) {
-      Vec by{};
-      waiting.erase(piece->id);
-      for (const auto& hold : piece->holds) {
-        // A file may say that pieces are held in a circle: what closes it is passed over.
-        if (std::any_of(hold.to.begin(), hold.to.end(), [&](const Anchor& a) { return waiting.contains(a.piece); }))
-          continue;
-        const Box own = frames.of(piece->id);
-        const auto to = wanted(frames, *piece, hold);
-        if (to && !own.empty()) by = by + along(hold.axis, *to - share_of(own, hold.axis, hold.own_share));
-      }
-      if (norm(by) <= kSettled) continue;
-      frames.move(piece->id, by);
-      moves.push_back({piece->id, by});
-    }
-    if (moves.empty()) break;
-    for (const auto& [id, by] : moves) next = move_pieces(std::move(next), {id}, by);
+  next = all_held(std::move(next), cache, effort);
+  // What is fitted goes inside what has its size and place by now, and what is held to it follows once more.
+  bool fitted = false;
+  for (const int id : fitted_in_order(next)) {
+    const Fit fit = *find_piece(next, id)->fit;
+    auto sized = fitted_inside(next, evaluate(next, cache, effort), id, fit, cache, effort);
+    if (!sized || *sized == next) continue;
+    next = std::move(*sized);
+    fitted = true;
   }
-  return next;
+  return fitted ? all_held(std::move(next), cache, effort) : next;
 }
 
-std::vector<std::pair<Vec, Vec>> held_links(const Project& project, const Drawing& drawing, const Piece& piece) {
-  std::vector<std::pair<Vec, Vec>> out;
+std::vector<HeldLink> held_links(const Project& project, const Drawing& drawing) {
+  std::vector<HeldLink> out;
+  if (!any_held(project)) return out;
   Frames frames(project, drawing, Frames::Exact::to_be_shown);
-  const Box own = frames.of(piece.id);
-  if (own.empty()) return out;
-  for (const auto& hold : piece.holds) {
-    const double from = share_of(own, hold.axis, hold.own_share), middle = share_of(own, other(hold.axis), 0.5);
-    for (const auto& anchor : hold.to) {
-      const Box box = frames.of(anchor, piece.stock);
-      if (box.empty()) continue;
-      // Beside the other one the link ends on its edge nearest.
-      const double to = share_of(box, hold.axis, anchor.share);
-      const double across = std::clamp(middle, low(box, other(hold.axis)), high(box, other(hold.axis)));
-      out.push_back(hold.axis == Axis::x ? std::pair(Vec{from, middle}, Vec{to, across})
-                                         : std::pair(Vec{middle, from}, Vec{across, to}));
+  for (const auto& piece : project.pieces) {
+    const Box own = piece->holds.empty() ? Box{} : frames.of(piece->id);
+    if (own.empty()) continue;
+    for (const auto& hold : piece->holds) {
+      const double from = share_of(own, hold.axis, hold.own_share), middle = share_of(own, other(hold.axis), 0.5);
+      for (const auto& anchor : hold.to) {
+        const Box box = frames.of(anchor, piece->stock);
+        if (box.empty()) continue;
+        // Beside the other one the link ends on its edge nearest.
+        const double to = share_of(box, hold.axis, anchor.share);
+        const double across = std::clamp(middle, low(box, other(hold.axis)), high(box, other(hold.axis)));
+        hold.axis == Axis::x ? out.push_back({piece->id, {from, middle}, {to, across}})
+                             : out.push_back({piece->id, {middle, from}, {across, to}});
+      }
     }
   }
   return out;

@@ -21,14 +21,22 @@ namespace dotlane {
 /// stay, those between follow. Refused as above.
 [[nodiscard]] Result<Project> hold_row(Project project, const Drawing& drawing, const std::vector<int>& pieces);
 
-/// Lets the pieces go, on one axis or on both.
+/// Lets the pieces go on one axis, or altogether, what they are fitted inside too.
 [[nodiscard]] Project let_go(Project project, const std::vector<int>& pieces, std::optional<Axis> axis = {});
 
 /// The same holds at another distance, mm.
 [[nodiscard]] Project set_held_distance(Project project, int piece, Axis axis, double distance_mm);
 
+/// The same fit with another margin, mm.
+[[nodiscard]] Project set_fit_margin(Project project, int piece, double margin_mm);
+
 /// Whether a distance belongs to the hold: from an edge to an edge. A middle, or one of a row, is held or is not.
 [[nodiscard]] bool has_distance(const Hold& hold);
+
+/// Fits the piece inside another: from now on it is as large as the outline of that, less a margin (mm), has room for,
+/// by its convex hull about the middle of that. Refused as above, and where there is no room.
+[[nodiscard]] Result<Project> fit_piece(Project project, const Drawing& drawing, int piece, int inside,
+                                        double margin_mm);
 
 /// What follows from an edit that led from `before` to `next`: held pieces that it moved by hand have another distance,
 /// or are let go where none belongs to them; then all held pieces go to where they are held. What is held to pieces
@@ -36,9 +44,12 @@ namespace dotlane {
 [[nodiscard]] Project with_held_places(const Project& before, Project next, DrawingCache& cache,
                                        Effort effort = Effort::whole);
 
-/// From what is held to what holds it, mm in the figure, to be shown: one for each place that it is held to.
-[[nodiscard]] std::vector<std::pair<Vec, Vec>> held_links(const Project& project, const Drawing& drawing,
-                                                          const Piece& piece);
+/// From what is held to what holds it, mm in the figure, to be shown: one for each place that a piece is held to.
+struct HeldLink {
+  int piece = 0;
+  Vec from, to;
+};
+[[nodiscard]] std::vector<HeldLink> held_links(const Project& project, const Drawing& drawing);
 
 /// How it is held, to be told: "held/edge" and so on, with names of pieces and places.
 [[nodiscard]] Said told(const Project& project, const Hold& hold);

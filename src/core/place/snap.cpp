@@ -10,8 +10,10 @@
 namespace dotlane {
 namespace {
 
-constexpr double kSame = 1e-6;  // mm: what meets anyway
-constexpr double kFarMm = 150;  // from here on it counts nothing more how far off something lies
+constexpr double kSame = 1e-6;           // mm: what meets anyway
+constexpr std::size_t kHasCentre = 200;  // segments: what is finer is no shape whose middle anybody means
+constexpr std::size_t kExact = 100'000;  // segments of a piece from which on its frame is taken as flattened
+constexpr double kFarMm = 150;           // from here on it counts nothing more how far off something lies
 
 /// The coordinate that all nodes of the straight contour have in common, if they do.
 std::optional<double> straight_on(const Contour& contour, Axis axis) {
@@ -61,7 +63,8 @@ void each_node(const Line& line, const Affine& map, bool corners_only, Each&& ea
       if (s.straight) each(map(lerp(from, s.end, 0.5)));
       from = s.end;
     }
-    if (contour.closed) each(bounds_of(transformed(Path{{contour}, {}}, map)).centre());
+    if (contour.closed && segments.size() <= kHasCentre)
+      each(bounds_of(transformed(Path{{contour}, {}}, map)).centre());
   }
 }
 
@@ -96,9 +99,18 @@ Ground ground_of(const Project& project, int load) {
   return out;
 }
 
+Ground ground_on_mat(const Project& project, int load) {
+  Ground out;
+  for (const auto& sheet : project.sheets) {
+    if (sheet.load == load) out.sheets.push_back(sheet.area);
+  }
+  out.borders = {project.machine.usable_area()};
+  return out;
+}
+
 SnapPiece snap_piece(std::shared_ptr<const DrawnPiece> drawn) {
   SnapPiece out;
-  out.bounds = tight_bounds(*drawn);
+  out.bounds = drawn->flat->segments > kExact ? drawn->bounds : tight_bounds(*drawn);
   for (const auto& line : drawn->piece->lines) {
     if (line.role != Role::score || line.path->contours.size() != 1 || line.path->contours[0].closed) continue;
     const Path placed = transformed(*line.path, drawn->map * line.at);

@@ -21,6 +21,9 @@ struct Ground {
 /// The sheets of the project as windows onto the figure, of one mat load or of all (0); its guides.
 [[nodiscard]] Ground ground_of(const Project& project, int load);
 
+/// The sheets of one mat load where they lie on the mat, and what tools reach.
+[[nodiscard]] Ground ground_on_mat(const Project& project, int load);
+
 /// A piece as what is placed meets it.
 struct SnapPiece {
   std::shared_ptr<const DrawnPiece> drawn;

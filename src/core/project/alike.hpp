@@ -13,7 +13,12 @@ enum class Alike {
   tool,
   stock,  ///< whole pieces
   size,   ///< whole pieces as wide and high in their own frames, however they lie: copies
+  shape,  ///< whole pieces, or single lines, of this shape: turned, mirrored, larger or smaller
 };
+
+/// Shapes are alike whose length-weighted second and fourth moments, measured by their own length, agree within half a
+/// percent.
+inline constexpr double kAlikeShape = 0.005;
 
 /// A hundredth of a millimetre either way: as large.
 inline constexpr double kAsLarge = 0.01;

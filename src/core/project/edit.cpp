@@ -243,20 +243,19 @@ Box tight_bounds(const DrawnPiece& piece) {
 }
 
 Project place_pieces(Project project, const std::vector<int>& pieces, const Affine& map) {
-  const Project& before = project;
-  std::vector<std::pair<int, Affine>> placed;
-  for (const int id : pieces) {
-    const Piece* piece = find_piece(before, id);
-    if (!piece) continue;
-    bool follows = false;
-    if (piece->source.kind == "pieces") {
-      const auto inputs = depends_on(before, id);
-      follows = std::any_of(inputs.begin(), inputs.end(), [&](int input) { return contains(pieces, input); });
-    }
-    placed.push_back({id, follows ? map * piece->placement * map.inverse() : map * piece->placement});
+  const std::set<int> wanted(pieces.begin(), pieces.end());
+  std::set<int> following;  // made of others that go along: these take it with them
+  for (const auto& piece : project.pieces) {
+    if (!wanted.contains(piece->id) || piece->source.kind != "pieces") continue;
+    const auto inputs = depends_on(project, piece->id);
+    if (std::any_of(inputs.begin(), inputs.end(), [&](int input) { return wanted.contains(input); }))
+      following.insert(piece->id);
   }
-  for (const auto& [id, placement] : placed) {
-    project = edit_piece(std::move(project), id, [&, to = placement](Piece& p) { p.placement = to; });
+  for (auto& piece : project.pieces) {
+    if (!wanted.contains(piece->id)) continue;
+    piece.edit([&](Piece& p) {
+      p.placement = following.contains(p.id) ? map * p.placement * map.inverse() : map * p.placement;
+    });
   }
   return project;
 }
@@ -353,7 +352,7 @@ Project duplicate_piece(Project project, int id, int* copy_id, Vec by) {
   Piece copy = **at;
   copy.id = next_piece_id(project);
   copy.placement = Affine::move(by.x, by.y) * copy.placement;
-  copy.holds.clear();  // it would lie on the first one again
+  copy.holds.clear(), copy.fit.reset();  // it would lie on the first one again
   for (auto& note : copy.source.notes) {
     for (auto& ref : note.lines) ref.piece = copy.id;
   }
@@ -411,7 +410,7 @@ std::vector<int> split_piece(Project& project, int id, const std::function<std::
     ids.push_back(part.id);
     if (!keys[i].empty()) part.name = keys[i];
     if (i > 0) part.source.notes.clear();
-    part.holds.clear();  // its frame is another
+    part.holds.clear(), part.fit.reset();  // its frame is another
     std::erase_if(part.lines, [&](const Line& line) { return key(line) != keys[i]; });
     // What a file paints last lies on top.
     parts.insert(parts.begin(), Shared<Piece>(std::move(part)));

@@ -32,6 +32,14 @@ struct Anchor {
   friend bool operator==(const Anchor&, const Anchor&) = default;
 };
 
+/// Fitted inside another piece: as large as its outline less a margin allows, about the middle of that.
+struct Fit {
+  int piece = 0;
+  double margin_mm = 3;
+  Unknown unknown{};
+  friend bool operator==(const Fit&, const Fit&) = default;
+};
+
 /// How a piece is held on one axis: a place of its own box stays at a distance from the mean of one or two others; or,
 /// as one of a row, so that all gaps of the row are equal.
 struct Hold {

@@ -95,6 +95,9 @@ Result<void> accepts(const ValueSpec& spec, const Value& value) {
       if (spec.type == ValueType::letters &&
           std::any_of(list->begin(), list->end(), [](double v) { return std::abs(v) > 1e5; }))
         return bad("numbers within 100,000");
+      if (spec.type == ValueType::spots &&
+          std::any_of(list->begin(), list->end(), [](double v) { return std::abs(v) > 1e4; }))
+        return bad("numbers within 10,000");
       if (spec.type == ValueType::spots && list->size() % 2 != 0) return bad("a list of x y pairs");
       break;
     }

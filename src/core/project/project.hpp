@@ -85,6 +85,7 @@ struct Piece {
   bool locked = false;      ///< the bench's hands pass it by
   bool not_now = false;     ///< left out of the run
   std::vector<Hold> holds;  ///< where it is held, at most once on an axis
+  std::optional<Fit> fit;   ///< inside what it is fitted
   Source source;
   std::vector<Line> lines;  ///< of a source without a kind
   std::vector<Step> steps;

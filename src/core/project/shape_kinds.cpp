@@ -104,6 +104,22 @@ std::vector<KindSpec> make_shape_kinds() {
                        {{"37", "37 / 49 mm"}, {"25", "25 / 35 mm"}, {"58", "58 / 70 mm"}, {"own", "my own"}}),
                 length("visible", "visible", 37, 1, 500), length("cut", "cut", 49, 1, 500),
                 length("margin", "keep text clear of the rim", 2, 0, 100)}});
+  k.push_back(
+      {"blank",
+       "Blank",
+       "What you design on, as guides with a safe margin: nothing of it is run.",
+       "Made up",
+       {choice("form", "form",
+               {{"disc", "disc"}, {"tile", "square tile"}, {"tag", "tag with a hole"}, {"wrap", "wrap for a glass"}}),
+        only({{"form", {"disc", "tile"}}}, length("across", "across", 90, 1, 5000)), only({{"form", {"tag"}}}, w(50)),
+        only({{"form", {"tag"}}}, h(90)), only({{"form", {"tag"}}}, length("hole", "hole", 5, 0, 100)),
+        only({{"form", {"tag"}}}, length("hole-from-end", "hole from the end", 10, 0, 500)),
+        only({{"form", {"tile", "tag"}}}, length("radius", "corner radius", 3, 0, 2500)),
+        only({{"form", {"wrap"}}}, length("top", "across at the top", 80, 1, 2000, "Measured outside.")),
+        only({{"form", {"wrap"}}}, length("bottom", "across at the bottom", 60, 1, 2000)),
+        only({{"form", {"wrap"}}}, length("tall", "tall", 100, 1, 2000, "Upright, from the bottom to the top.")),
+        only({{"form", {"wrap"}}}, length("overlap", "overlap", 6, 0, 500, "To glue its ends.")),
+        length("margin", "safe margin", 3, 0, 500)}});
   k.push_back({"envelope",
                "Envelope",
                "A one-piece envelope for a card.",

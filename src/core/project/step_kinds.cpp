@@ -331,6 +331,16 @@ std::vector<KindSpec> make_step_kinds() {
                 length("margin", "bleed margin", 15, 0, 500, "From the picture to the plate's edge."),
                 zero_is("none", length("corners", "corner marks", 6, 0, 100,
                                        "Marked through the first plate, met by every later one."))}});
+  k.push_back({"erase",
+               "Erase",
+               "Leaves out every contour that lies wholly within a loop drawn on the bench.",
+               "Clean up",
+               {{"loop", "loop", ValueType::spots, std::vector<double>{}, -100, 100, {}, {}}, lines()}});
+  k.push_back({"split",
+               "Cut in two",
+               "Parts what is cut along a line drawn on the bench; it is carried on straight to the edges.",
+               "Combine",
+               {{"along", "line", ValueType::spots, std::vector<double>{}, -100, 100, {}, {}}, lines()}});
   return k;
 }
 

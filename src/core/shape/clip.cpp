@@ -111,6 +111,10 @@ Project pasted(Project project, const Project& clip, Vec by, std::vector<int>* i
       return !std::all_of(hold.to.begin(), hold.to.end(), [&](Anchor& a) { return renamed(a.piece); }) ||
              !std::all_of(hold.row.begin(), hold.row.end(), renamed);
     });
+    if (piece.fit) {
+      const auto known = now.find(piece.fit->piece);
+      known == now.end() ? piece.fit.reset() : void(piece.fit->piece = known->second);
+    }
     for (auto& note : piece.source.notes) {
       for (auto& ref : note.lines) ref.piece = piece.id;
     }

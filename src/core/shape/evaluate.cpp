@@ -264,9 +264,10 @@ class Evaluation {
     }
     auto drawn = drawn_of(piece);
     const std::lock_guard lock(cache_.mutex_);
-    if (cache_.drawn_.size() > 256) {
+    // As many as there are, and as many again from before an edit of all of them.
+    if (const std::size_t most = std::max<std::size_t>(256, 2 * project_.pieces.size()); cache_.drawn_.size() > most) {
       std::erase_if(cache_.drawn_, [](const auto& entry) { return entry.second.piece.expired(); });
-      if (cache_.drawn_.size() > 256) cache_.drawn_.clear();
+      if (cache_.drawn_.size() > most) cache_.drawn_.clear();
     }
     cache_.drawn_[piece.handle().get()] = {piece.handle(), drawn};
     return drawn;

@@ -43,6 +43,12 @@ struct Faces {
 /// "outline~3", or "outline~3.2" for the second of several.
 [[nodiscard]] std::string made_id(const std::string& origin, int step, int number = 0);
 
+/// The contour evened out by a Gaussian of this span (mm); corners that turn by more than so many degrees stay.
+[[nodiscard]] Contour smoothed(const Contour& contour, double span, double keep_over);
+
+/// Places that are kept as shares of the bounds of the lines, where they are now.
+[[nodiscard]] std::vector<Vec> places_in(const std::vector<Line>& lines, const std::vector<double>& shares);
+
 [[nodiscard]] std::size_t nodes_in(const std::vector<Line>& lines);
 [[nodiscard]] Box bounds_of(const std::vector<Line>& lines);
 /// The lines elsewhere; their paths stay as they are.
@@ -71,6 +77,7 @@ std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_cut_away(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_overlap(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_divide(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_split(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_fit_shape(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_trim_under(std::vector<Line> lines, const StepCall& call);
 // Cleaning up: steps_clean.cpp.
@@ -78,6 +85,7 @@ std::vector<Line> step_simplify(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_smooth(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_drop_small(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_drop_contours(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_erase(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_leave_out(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_fill_holes(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_remove_doubled(std::vector<Line> lines, const StepCall& call);

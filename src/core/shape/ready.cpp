@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/geometry/measure.hpp"
 #include "core/geometry/refit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/pieced.hpp"
@@ -350,6 +351,55 @@ Contour scallop(double w, double h, double bump, bool outward) {
   return walk.close();
 }
 
+/// What goes around a cone's frustum, rolled out: a sector of a ring whose arcs are as long as its circles are round.
+/// Of a cylinder it is a rectangle. The overlap is added at one end, as wide all along.
+Contour frustum_wrap(double top, double bottom, double tall, double overlap) {
+  const double wide = std::max(top, bottom), narrow = std::min(top, bottom);
+  const double slant = std::hypot(tall, (wide - narrow) / 2);
+  if (wide - narrow < 1e-3 * wide) return rectangle(0, 0, kPi * wide + overlap, slant);
+  const double outer = slant * wide / (wide - narrow), inner = outer - slant;
+  const double angle = std::min(kPi * wide / outer + overlap / outer, 2 * kPi * 0.999);
+  // Upright about its middle, the wide side where it is on the glass.
+  const double sign = top >= bottom ? -1 : 1;
+  std::vector<Vec> corners;
+  for (const auto& [r, a] : {std::pair(outer, -angle / 2), std::pair(outer, angle / 2), std::pair(inner, angle / 2),
+                             std::pair(inner, -angle / 2)})
+    corners.push_back({r * std::sin(a), sign * r * std::cos(a)});
+  const bool large = angle > kPi;
+  Contour c = Walk(corners[0])
+                  .arc(outer, sign < 0, corners[1].x, corners[1].y, large)
+                  .to(corners[2].x, corners[2].y)
+                  .arc(inner, sign > 0, corners[3].x, corners[3].y, large)
+                  .close();
+  const Box box = bounds_of(Path{{c}, FillRule::nonzero});
+  return transformed(Path{{c}, FillRule::nonzero}, Affine::move(-box.x0, -box.y0)).contours.front();
+}
+
+std::vector<Line> blank(const Reading& take, Sayings& trouble) {
+  const double across = take.number("across"), radius = take.number("radius");
+  std::vector<Line> out;
+  Contour edge = take.is("form", "disc")   ? ellipse({across / 2, across / 2}, across / 2, across / 2)
+                 : take.is("form", "tile") ? rectangle(0, 0, across, across, radius)
+                 : take.is("form", "tag")  ? rectangle(0, 0, take.number("width"), take.number("height"), radius)
+                                          : frustum_wrap(take.number("top"), take.number("bottom"), take.number("tall"),
+                                                         take.number("overlap"));
+  out.push_back(line_of("edge", Role::guide, {edge}));
+  Region inside = offset(region_of(*out.front().path), -take.number("margin"));
+  if (take.is("form", "tag") && take.number("hole") > 0) {
+    const double r = take.number("hole") / 2;
+    const Contour hole = ellipse({take.number("width") / 2, take.number("hole-from-end")}, r, r);
+    out.push_back(line_of("hole", Role::guide, {hole}));
+    inside = subtract(inside, offset(region_of(Path{{hole}, FillRule::nonzero}), take.number("margin")));
+  }
+  if (inside.empty()) {
+    trouble = {{"blank-margin"}};
+  } else if (take.number("margin") > 0) {
+    out.push_back(line_of("safe", Role::guide, refit(inside).contours));
+    out.back().dashed = true;
+  }
+  return out;
+}
+
 }  // namespace
 
 BadgeFace badge_face(const Values& values) {
@@ -435,6 +485,7 @@ std::vector<Line> ready_shape(const std::string& kind, const Values& values, Say
   if (kind == "badge") return badge(take, trouble);
   if (kind == "envelope") return envelope(take);
   if (kind == "box") return box(take);
+  if (kind == "blank") return blank(take, trouble);
   if (kind == "pieced") return pieced_unit(values);
   return {};
 }

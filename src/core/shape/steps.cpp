@@ -199,6 +199,14 @@ void measure(const std::vector<Line>& lines, StepOutcome& outcome) {
   }
 }
 
+std::vector<Vec> places_in(const std::vector<Line>& lines, const std::vector<double>& shares) {
+  const Box box = bounds_of(lines);
+  std::vector<Vec> out;
+  for (std::size_t s = 0; s + 1 < shares.size(); s += 2)
+    out.push_back({box.x0 + shares[s] * box.width(), box.y0 + shares[s + 1] * box.height()});
+  return out;
+}
+
 std::size_t nodes_in(const std::vector<Line>& lines) {
   std::size_t n = 0;
   for (const auto& line : lines) n += segment_count(*line.path);
@@ -210,6 +218,7 @@ constexpr std::size_t kManyMade = 100'000;  // nodes that a step may make of a f
 std::size_t work_of(const Step& step, const std::vector<Line>& lines) {
   if (step.kind == "fit-shape") return nodes_in(lines) * 50;  // many rooms are tried
   // A few nodes may make thousands of openings.
+  if (step.kind == "split") return nodes_in(lines) * 10;
   if (step.kind == "stones") return nodes_in(lines) + kManyMade;
   if (step.kind == "bridge" && Reading(*find_kind(step_kinds(), "bridge"), step.values).is("school", "mesh"))
     return nodes_in(lines) + kManyMade;
@@ -251,6 +260,8 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"drop-small", step_drop_small},
       {"drop-contours", step_drop_contours},
       {"leave-out", step_leave_out},
+      {"erase", step_erase},
+      {"split", step_split},
       {"fill-holes", step_fill_holes},
       {"remove-doubled", step_remove_doubled},
       {"close-gaps", step_close_gaps},

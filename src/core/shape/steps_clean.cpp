@@ -5,6 +5,7 @@
 #include <numbers>
 
 #include "core/geometry/measure.hpp"
+#include "core/geometry/within.hpp"
 #include "core/shape/line_set.hpp"
 #include "core/text_scan.hpp"
 
@@ -66,6 +67,21 @@ std::vector<Vec> evened(const std::vector<Vec>& points, double span, bool closed
   return out;
 }
 
+Contour reversed(const Contour& in) {
+  Contour out;
+  out.closed = in.closed;
+  if (in.segments.empty()) return in;
+  out.start = in.segments.back().end;
+  for (std::size_t i = in.segments.size(); i-- > 0;) {
+    const Segment& s = in.segments[i];
+    const Vec to = i == 0 ? in.start : in.segments[i - 1].end;
+    out.segments.push_back(s.straight ? Segment::line(to) : Segment::cubic(s.c2, s.c1, to));
+  }
+  return out;
+}
+
+}  // namespace
+
 Contour smoothed(const Contour& contour, double span, double keep_over) {
   Polyline polyline = flatten(contour, kChord);
   auto& p = polyline.points;
@@ -99,21 +115,6 @@ Contour smoothed(const Contour& contour, double span, double keep_over) {
   return refit(out);
 }
 
-Contour reversed(const Contour& in) {
-  Contour out;
-  out.closed = in.closed;
-  if (in.segments.empty()) return in;
-  out.start = in.segments.back().end;
-  for (std::size_t i = in.segments.size(); i-- > 0;) {
-    const Segment& s = in.segments[i];
-    const Vec to = i == 0 ? in.start : in.segments[i - 1].end;
-    out.segments.push_back(s.straight ? Segment::line(to) : Segment::cubic(s.c2, s.c1, to));
-  }
-  return out;
-}
-
-}  // namespace
-
 std::vector<Line> step_simplify(std::vector<Line> lines, const StepCall& call) {
   const double tolerance = call.take.number("tolerance");
   return each_contour(std::move(lines), call.take.text("of"), [&](const Contour& c) {
@@ -144,11 +145,9 @@ std::vector<Line> step_drop_contours(std::vector<Line> lines, const StepCall& ca
   const auto spots = call.take.list("at");
   const bool keep = call.take.is("mode", "keep");
   const auto of = call.take.text("of");
-  const Box box = bounds_of(lines);
   // Each place means the contour nearest to it.
   std::vector<std::pair<std::size_t, std::size_t>> picked;
-  for (std::size_t s = 0; s + 1 < spots.size(); s += 2) {
-    const Vec at{box.x0 + spots[s] * box.width(), box.y0 + spots[s + 1] * box.height()};
+  for (const Vec at : places_in(lines, spots)) {
     double nearest = std::numeric_limits<double>::infinity();
     std::pair<std::size_t, std::size_t> best;
     for (const std::size_t i : outlines_meant(of, lines)) {
@@ -176,6 +175,18 @@ std::vector<Line> step_drop_contours(std::vector<Line> lines, const StepCall& ca
     });
   }
   return lines;
+}
+
+std::vector<Line> step_erase(std::vector<Line> lines, const StepCall& call) {
+  const std::vector<Vec> loop = places_in(lines, call.take.list("loop"));
+  const Region area = region_of({loop}, FillRule::nonzero);
+  if (area.empty()) return lines;
+  const Within within(area);
+  return each_contour(std::move(lines), call.take.text("of"), [&](const Contour& c) {
+    const bool gone = within.holds(flatten(c, kChord));
+    call.outcome.dropped += gone;
+    return gone ? Contour{} : c;
+  });
 }
 
 std::vector<Line> step_leave_out(std::vector<Line> lines, const StepCall& call) {

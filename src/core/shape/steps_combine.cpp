@@ -64,6 +64,8 @@ std::vector<Line> step_join(std::vector<Line> lines, const StepCall& call) {
     if (covered.empty()) return lines;
     Line line;
     line.id = "outline";
+    const bool taken = std::any_of(lines.begin(), lines.end(), [&](const Line& l) { return l.id == line.id; });
+    if (taken) line.id = made_id(line.id, call.step.id);
     line.color = {34, 34, 34};
     lines.push_back(with_region(line, covered));
     return lines;
@@ -139,6 +141,59 @@ std::vector<Line> step_overlap(std::vector<Line> lines, const StepCall& call) {
   for (std::size_t k = 1; k < meant.size(); ++k) shared = intersect(shared, region_of(*lines[meant[k]].path));
   lines[meant.back()] = with_region(lines[meant.back()], shared);
   return without(std::move(lines), {meant.begin(), meant.end() - 1});
+}
+
+std::vector<Line> step_split(std::vector<Line> lines, const StepCall& call) {
+  const auto meant = shapes_meant(call.take.text("of"), lines);
+  std::vector<Vec> course = places_in(lines, call.take.list("along"));
+  if (course.size() < 2) return lines;
+  const Faces faces = faces_of(lines, meant);
+  if (faces.together.empty()) {
+    call.outcome.trouble = {{"split-nothing"}};
+    return lines;
+  }
+  // On straight to the edges, so that it parts wherever it goes in.
+  Box box = bounds_of(faces.together);
+  for (const Vec p : course) box.add(p);
+  const double reach = box.width() + box.height();
+  const auto beyond = [reach](Vec end, Vec before) {
+    const double length = distance(before, end);
+    return length > 0 ? end + (end - before) * (reach / length) : end;
+  };
+  const Vec first = beyond(course.front(), course[1]), last = beyond(course.back(), course[course.size() - 2]);
+  course.front() = first, course.back() = last;
+  constexpr double kKerf = 0.001;  // mm: two edges in the place of one, a micrometre apart
+  const Region knife = buffer({Polyline{course, false}}, kKerf / 2, kKerf / 4);
+  std::vector<Line> out;
+  bool parted = false;
+  const auto part = [&](const Region& face, const Line& like) {
+    const auto parts = parts_of(subtract(face, knife));
+    if (parts.size() <= parts_of(face).size()) return false;
+    Region all;
+    for (const auto& one : parts) all.rings.insert(all.rings.end(), one.rings.begin(), one.rings.end());
+    Line line = with_region(like, all);
+    line.id = made_id(like.id, call.step.id);
+    out.push_back(std::move(line));
+    return true;
+  };
+  if (faces.one) {  // shapes in shapes are one material, parted as such
+    parted = part(faces.together, lines[meant.front()]);
+    if (!parted) return lines;
+    const auto rest = without(lines, meant);
+    out.insert(out.end(), rest.begin(), rest.end());
+    return out;
+  }
+  std::size_t at = 0;
+  for (std::size_t i = 0; i < lines.size(); ++i) {
+    const bool one = at < meant.size() && meant[at] == i;
+    const Region* face = one ? &faces.each[at++] : nullptr;
+    if (face && part(*face, lines[i])) {
+      parted = true;
+    } else {
+      out.push_back(lines[i]);
+    }
+  }
+  return parted ? out : lines;
 }
 
 std::vector<Line> step_divide(std::vector<Line> lines, const StepCall& call) {
