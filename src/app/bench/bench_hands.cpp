@@ -864,9 +864,7 @@ void Bench::keyPressEvent(QKeyEvent* event) {
 }
 
 void Bench::keyReleaseEvent(QKeyEvent* event) {
-  if (event->key() == Qt::Key_U && !event->isAutoRepeat()) lookUnder(0);
-  if (event->key() == Qt::Key_M && !event->isAutoRepeat() && std::exchange(tape_held_, false))
-    sketch(Sketch::What::none);
+  if ((event->key() == Qt::Key_U || event->key() == Qt::Key_M) && !event->isAutoRepeat()) let_up_.start();
   Table::keyReleaseEvent(event);
 }
 
