@@ -106,6 +106,12 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
     update();
   });
   connect(&session_, &Session::opened, this, [this] {
+    // Nothing of what hands were at belongs to another project.
+    drag_ = Drag::none;
+    ghost_.drop(), around_.clear(), snapping_.end(), snapping_.clear();
+    node_.reset(), middle_.reset(), under_ = 0;
+    session_.setHandsOn(false);
+    if (sketch_.active()) sketch(Sketch::What::none);
     load_ = session_.project().sheets.empty() ? 1 : session_.project().sheets.front().load;
     updateLoads();
     zoomToFit();

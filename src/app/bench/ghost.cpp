@@ -57,6 +57,8 @@ void Ghost::end() {
 
 void Ghost::drop() {
   on_ = false;
+  timer_.stop();
+  waiting_ = {};
   image_ = {};
   pieces_.clear();
 }

@@ -25,6 +25,7 @@ class Ghost {
              double pixel_ratio);
   /// The hand let go: the last edit is done, and the picture stays until what it stands for is painted.
   void end();
+  /// Away with it, and with an edit that waits.
   void drop();
   [[nodiscard]] bool on() const { return on_; }
   [[nodiscard]] bool there() const { return !image_.isNull(); }

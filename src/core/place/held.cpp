@@ -5,11 +5,10 @@
 #include <set>
 
 #include "core/geometry/measure.hpp"
-#include "core/geometry/within.hpp"
 #include "core/place/axes.hpp"
+#include "core/place/fitted.hpp"
 #include "core/project/dependence.hpp"
 #include "core/project/edit.hpp"
-#include "core/shape/sizing.hpp"
 
 namespace dotlane {
 namespace {
@@ -138,93 +137,6 @@ std::vector<const Piece*> in_order(const Project& project) {
     if (!piece->holds.empty() || piece->fit) visit(visit, *piece);
   }
   return out;
-}
-
-/// The convex hull, counter-clockwise in y-up terms (A. M. Andrew, "Another efficient algorithm for convex hulls in two
-/// dimensions", Information Processing Letters 9(5), 1979).
-Ring hull_of(std::vector<Vec> points) {
-  std::sort(points.begin(), points.end(), [](Vec a, Vec b) { return a.x != b.x ? a.x < b.x : a.y < b.y; });
-  points.erase(std::unique(points.begin(), points.end()), points.end());
-  if (points.size() < 3) return points;
-  Ring hull;
-  for (const bool back : {false, true}) {
-    const std::size_t start = hull.size();
-    for (std::size_t i = 0; i < points.size(); ++i) {
-      const Vec p = back ? points[points.size() - 1 - i] : points[i];
-      while (hull.size() >= start + 2 && cross(hull.back() - hull[hull.size() - 2], p - hull.back()) <= 0)
-        hull.pop_back();
-      hull.push_back(p);
-    }
-    hull.pop_back();
-  }
-  return hull;
-}
-
-/// All that a piece is around of, its openings filled.
-Region outline_of(const DrawnPiece& piece) {
-  std::vector<Region> shapes;
-  for (const auto& line : piece.piece->lines) {
-    Region shape = region_of(transformed(*line.path, piece.map * line.at));
-    std::erase_if(shape.rings, [](const Ring& ring) { return signed_area_of(ring) < 0; });
-    shapes.push_back(std::move(shape));
-  }
-  return unite(shapes);
-}
-
-/// By how much the piece may grow about its middle, put onto the middle of the outline, and where that is.
-std::optional<std::pair<double, Vec>> room_inside(const DrawnPiece& piece, const DrawnPiece& around, double margin) {
-  const Region room = offset(outline_of(around), -margin);
-  const Vec middle = bounds_of(outline_of(around)).centre();
-  const Box own = tight_bounds(piece);
-  if (room.empty() || own.empty()) return std::nullopt;
-  std::vector<Vec> points;
-  for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
-    for (std::size_t c = 0; c < piece.flat->lines[i].polylines->size(); ++c) {
-      const auto course = piece.course(i, c);
-      points.insert(points.end(), course.points.begin(), course.points.end());
-    }
-  }
-  const Ring hull = hull_of(std::move(points));
-  if (hull.size() < 2) return std::nullopt;
-  const Within within(room);
-  const auto holds = [&](double scale) {
-    Polyline there;
-    for (const Vec p : hull) there.points.push_back(middle + (p - own.centre()) * scale);
-    there.points.push_back(there.points.front());
-    return within.holds(there);
-  };
-  const Box box = bounds_of(room);
-  double small = 0, large = 1.01 * std::max(box.width(), box.height()) / std::max({own.width(), own.height(), 1e-6});
-  for (int i = 0; i < 50 && large - small > 1e-7 * large; ++i) {
-    const double half = (small + large) / 2;
-    (holds(half) ? small : large) = half;
-  }
-  if (small <= 0) return std::nullopt;
-  return std::pair(small, middle);
-}
-
-/// The project with the piece fitted; nothing where it is so already, or cannot be found out at once.
-std::optional<Project> fitted_inside(const Project& project, const Drawing& drawing, int id, const Fit& fit,
-                                     DrawingCache& cache, Effort effort) {
-  const DrawnPiece *piece = find_drawn(drawing, id), *around = find_drawn(drawing, fit.piece);
-  if (!piece || !around || piece->stale || around->stale) return std::nullopt;
-  const auto room = room_inside(*piece, *around, fit.margin_mm);
-  if (!room) return std::nullopt;
-  const Box own = tight_bounds(*piece);
-  Project next = project;
-  if (std::abs(room->first - 1) > 1e-5) {
-    const bool wide = own.width() >= own.height();
-    Sizing sizing;
-    (wide ? sizing.width_mm : sizing.height_mm) = room->first * (wide ? own.width() : own.height());
-    const bool kept = find_piece(project, id)->aspect_locked;
-    auto sized = size_pieces(set_aspect_lock(next, id, true), {id}, sizing, cache, effort);
-    if (!sized) return std::nullopt;
-    next = set_aspect_lock(std::move(*sized), id, kept);
-  }
-  const Box now = tight_bounds(*find_drawn(evaluate(next, cache, effort), id));
-  const Vec by = room->second - now.centre();
-  if (norm(by) > kSettled) next = move_pieces(std::move(next), {id}, by);
-  return next;
 }
 
 bool same_size(const Affine& a, const Affine& b) { return a.a == b.a && a.b == b.b && a.c == b.c && a.d == b.d; }
@@ -379,6 +291,9 @@ Result<Project> fit_piece(Project project, const Drawing& drawing, int piece, in
     return fail(ErrorKind::bad_request, "\"" + fitted->name + "\" cannot be fitted inside \"" + around->name +
                                             "\": that follows \"" + fitted->name + "\" itself");
   const DrawnPiece *own = find_drawn(drawing, piece), *other = find_drawn(drawing, inside);
+  if (other && other->flat->segments > kMostAround)
+    return fail(ErrorKind::bad_request,
+                "the outline of \"" + around->name + "\" is too detailed to fit things inside; simplify it");
   if (!own || !other || !room_inside(*own, *other, margin_mm))
     return fail(ErrorKind::bad_request, "inside \"" + around->name + "\" there is no room left by the margin");
   return edit_piece(let_go(std::move(project), {piece}), piece, [&](Piece& p) { p.fit = Fit{inside, margin_mm, {}}; });
