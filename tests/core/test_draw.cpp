@@ -81,7 +81,7 @@ TEST_CASE("what lies wholly in a loop is erased by a step, wherever the piece go
             "' cy='70' r='1' stroke='#444'/>";
   Project p = project_of(body);
   const std::vector<Vec> loop{{65, 65}, {95, 65}, {95, 75}, {65, 75}};
-  p = erase_within(std::move(p), drawn(p), {1}, loop);
+  p = erase_within(p, drawn(p), {1}, loop);
   REQUIRE(find_piece(p, 1)->steps.size() == 1);
   CHECK(find_drawn(drawn(p), 1)->outcomes.back().dropped == 2);
   CHECK(cut_contours(p, 1) == 4);
@@ -108,7 +108,7 @@ TEST_CASE("what is cut along a line falls in two parts that together are the who
     const Vec mid = Vec{100, 100} + across * off;
     // With a bend, and too short: it is carried on to the edges.
     const std::vector<Vec> course{mid - way * 8, mid + across * 3, mid + way * 8};
-    p = split_along(std::move(p), drawn(p), {1}, course);
+    p = split_along(p, drawn(p), {1}, course);
     REQUIRE(find_piece(p, 1)->steps.size() == 1);
     const Region both = material(p, 1);
     const auto parts = parts_of(both);
@@ -123,7 +123,7 @@ TEST_CASE("what is cut along a line falls in two parts that together are the who
   // With an opening in it: the opening is parted, too.
   Project p = project_of(R"(<g><rect id="card" x="50" y="40" width="120" height="80" stroke="#444"/>
     <rect id="window" x="100" y="60" width="20" height="20" stroke="#444"/></g>)");
-  p = split_along(std::move(p), drawn(p), {1}, {{110, 30}, {110, 130}});
+  p = split_along(p, drawn(p), {1}, {{110, 30}, {110, 130}});
   const auto parts = parts_of(material(p, 1));
   REQUIRE(parts.size() == 2);
   for (const auto& part : parts) {

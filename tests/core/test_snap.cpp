@@ -140,8 +140,7 @@ TEST_CASE("of 2,000 pieces the frame meets what a look at each of them finds") {
     p = *add_shape(std::move(p), "rectangle", {{"width", chance.between(2, 20)}, {"height", chance.between(2, 20)}},
                    nullptr);
   for (int i = 0; i < 2000; ++i)
-    p = move_pieces(std::move(p), {p.pieces[static_cast<std::size_t>(i)]->id},
-                    {chance.between(0, 2000), chance.between(0, 2000)});
+    p = move_pieces(p, {p.pieces[static_cast<std::size_t>(i)]->id}, {chance.between(0, 2000), chance.between(0, 2000)});
   const Drawing drawing = drawn(p);
   std::vector<Box> boxes;
   for (const auto& piece : drawing.pieces) boxes.push_back(tight_bounds(*piece));

@@ -50,11 +50,11 @@ inline QString demo(const QString& name = QStringLiteral("lighthouse-card")) {
 
 /// Presses the mouse at a place of the widget, moves it there in steps and lets go, as a hand does.
 inline void drag(QWidget* on, QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier,
-                 Qt::MouseButton button = Qt::LeftButton) {
+                 Qt::MouseButton button = Qt::LeftButton, int steps = 8) {
   QTest::mousePress(on, button, keys, from);
-  for (int i = 1; i <= 8; ++i) {
+  for (int i = 1; i <= steps; ++i) {
     // QTest::mouseMove knows no modifiers.
-    const QPoint at = from + (to - from) * i / 8;
+    const QPoint at = from + (to - from) * i / steps;
     QMouseEvent move(QEvent::MouseMove, at, on->mapToGlobal(at), Qt::NoButton, button, keys);
     QApplication::sendEvent(on, &move);
     QCoreApplication::processEvents();

@@ -124,7 +124,8 @@ TEST_CASE("200 layouts at random: what is dragged near something meets it to the
     const Vec hold{from.x0 + from.width() * 0.25, from.y0};
     const QPoint press = o.at(hold.x, hold.y);
     drag(&o.bench(), press,
-         press + QPoint(static_cast<int>(std::lround(by.x * px)), static_cast<int>(std::lround(by.y * px))));
+         press + QPoint(static_cast<int>(std::lround(by.x * px)), static_cast<int>(std::lround(by.y * px))),
+         Qt::NoModifier, Qt::LeftButton, 3);
     o.session().settle();
     INFO("layout " << round << ", own " << own_x << " " << own_y << " to " << to_x << " " << to_y);
     const Box now = saved(o, id);

@@ -215,7 +215,7 @@ TEST_CASE("while U is held the top layer is an outline, and a click takes what l
   const Vec to = tight_bounds(*find_drawn(evaluate(p, cache), low)).centre();
   const Vec from = tight_bounds(*find_drawn(evaluate(p, cache), high)).centre();
   p = move_pieces(std::move(p), {high}, to - from);
-  p = set_stock(std::move(p), high, p.stocks.back().id);
+  p = set_stock(p, high, p.stocks.back().id);
   Opened o(p);
   run(o, "stacked");
   o.bench().finishPainting();

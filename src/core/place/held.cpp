@@ -348,7 +348,8 @@ Project set_held_distance(Project project, int piece, Axis axis, double distance
 
 Project with_held_places(const Project& before, Project next, DrawingCache& cache, Effort effort) {
   if (!any_held(next)) return next;
-  next = loosened(before, std::move(next), evaluate(next, cache, effort));
+  const Drawing drawing = evaluate(next, cache, effort);
+  next = loosened(before, std::move(next), drawing);
   next = all_held(std::move(next), cache, effort);
   // What is fitted goes inside what has its size and place by now, and what is held to it follows once more.
   bool fitted = false;
