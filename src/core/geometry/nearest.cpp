@@ -1,5 +1,7 @@
 #include "core/geometry/nearest.hpp"
 
+#include <array>
+
 namespace dotlane {
 namespace {
 
@@ -26,25 +28,30 @@ double nearest_parameter(Vec from, const Segment& segment, Vec p) {
     const double dd = dot(d, d);
     return dd > 0 ? std::clamp(dot(p - from, d) / dd, 0.0, 1.0) : 0;
   }
-  constexpr int kSamples = 16;
-  double best = 0, least = std::numeric_limits<double>::infinity();
-  for (int i = 0; i <= kSamples; ++i) {
-    const double t = static_cast<double>(i) / kSamples;
-    const Vec off = point_at(from, segment, t) - p;
-    if (dot(off, off) < least) least = dot(off, off), best = t;
-  }
-  // Between the samples beside it, by golden sections, which always end; then Newton's method for the last digits.
+  // The square of the distance is of degree six: it has three valleys at most. Each that samples show is followed, by
+  // golden sections, which always end; then Newton's method finds the last digits.
+  constexpr int kSamples = 48;
   const auto far = [&](double t) {
     const Vec off = point_at(from, segment, t) - p;
     return dot(off, off);
   };
-  constexpr double kGolden = 0.6180339887498949;
-  double low = std::max(0.0, best - 1.0 / kSamples), high = std::min(1.0, best + 1.0 / kSamples);
-  for (int i = 0; i < 40; ++i) {
-    const double a = high - (high - low) * kGolden, b = low + (high - low) * kGolden;
-    far(a) < far(b) ? high = b : low = a;
+  std::array<double, kSamples + 1> sampled{};
+  for (int i = 0; i <= kSamples; ++i) sampled[static_cast<std::size_t>(i)] = far(static_cast<double>(i) / kSamples);
+  double best = 0, least = std::numeric_limits<double>::infinity();
+  for (int i = 0; i <= kSamples; ++i) {
+    const auto at = static_cast<std::size_t>(i);
+    const bool valley = (i == 0 || sampled[at] <= sampled[at - 1]) && (i == kSamples || sampled[at] <= sampled[at + 1]);
+    if (!valley) continue;
+    constexpr double kGolden = 0.6180339887498949;
+    double low = std::max(0.0, (i - 1.0) / kSamples), high = std::min(1.0, (i + 1.0) / kSamples);
+    for (int k = 0; k < 40; ++k) {
+      const double one = high - (high - low) * kGolden, two = low + (high - low) * kGolden;
+      far(one) < far(two) ? high = two : low = one;
+    }
+    for (const double t : {(low + high) / 2, static_cast<double>(i) / kSamples}) {
+      if (far(t) < least) least = far(t), best = t;
+    }
   }
-  if (const double middle = (low + high) / 2; far(middle) < least) best = middle;
   for (int i = 0; i < 10; ++i) {
     const Vec off = point_at(from, segment, best) - p;
     const auto [first, second] = slopes(from, segment, best);

@@ -15,8 +15,8 @@ struct OnPath {
   double distance = 0;
 };
 
-/// The parameter, 0 to 1, of the segment's place nearest to `p`: exact for straight ones; for curves the best of 16
-/// samples, refined by golden sections and by Newton's method.
+/// The parameter, 0 to 1, of the segment's place nearest to `p`: exact for straight ones; of
+/// curves every valley that 48 samples show is refined by golden sections, the best one by Newton's method.
 [[nodiscard]] double nearest_parameter(Vec from, const Segment& segment, Vec p);
 
 /// The place of the path nearest to `p` within `reach` mm, if there is one.
