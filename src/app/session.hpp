@@ -132,6 +132,7 @@ class Session : public QObject {
   void readingChanged(const QString& what);  ///< empty when done
 
  private:
+  [[nodiscard]] static Project freshProject();
   void replace(Project project, const QString& path, bool saved);
   /// Takes up what an edit made of a project: what is held follows first.
   void commitFrom(const Project& from, Project next, const QString& label, const std::string& merge_key);

@@ -148,6 +148,8 @@ class Bench : public Table {
   /// What there is to meet for this drag, if it is to meet anything.
   [[nodiscard]] const SnapScene* scene(Qt::KeyboardModifiers keys);
   [[nodiscard]] double reach() const { return kSnapPx / view_.px_per_mm; }
+  /// A place of the screen, mm, brought to what lies around.
+  [[nodiscard]] Vec metPlace(QPointF at, Qt::KeyboardModifiers keys);
   /// What the selection is turned and mirrored about, px, where that shows.
   [[nodiscard]] std::optional<QPointF> shownMiddle() const;
   /// On a ruler, a guide that is pulled from it: of this axis.
@@ -169,7 +171,7 @@ class Bench : public Table {
   void paintTape(QPainter& p);
   /// What the hand drew.
   void sketched(Sketch::What what, const std::vector<Vec>& places, bool closed);
-  /// A place of the sketch, brought to what lies around.
+  /// The same for the sketch, where that meets anything.
   [[nodiscard]] Vec sketchPlace(QPointF at, Qt::KeyboardModifiers keys);
   void selectCaught(const std::vector<Vec>& loop, bool more);
   void placeControls();

@@ -5,7 +5,7 @@
 #include "app/bench/bench.hpp"
 #include "app/bench/rulers.hpp"
 #include "core/place/axes.hpp"
-#include "core/project/dependence.hpp"
+#include "core/place/held.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "render/paint.hpp"
@@ -92,11 +92,7 @@ const SnapScene* Bench::scene(Qt::KeyboardModifiers keys) {
     // What is put somewhere by itself may meet everything.
     if (!sketch_.active() &&
         (drag_ == Drag::move || drag_ == Drag::size || drag_ == Drag::turn || drag_ == Drag::node)) {
-      dragged = pieces;
-      for (const int id : pieces) {
-        const auto users = users_of(session_.project(), id);  // they go along
-        dragged.insert(dragged.end(), users.begin(), users.end());
-      }
+      dragged = with_followers(session_.project(), pieces);
     }
     if (drag_ == Drag::guide && guide_at_ < ground.guides.size())
       ground.guides.erase(ground.guides.begin() + static_cast<std::ptrdiff_t>(guide_at_));
@@ -259,14 +255,18 @@ void Bench::dragSlant(QPointF at, Qt::KeyboardModifiers keys) {
   placeBy(about({was.x1, was.y0}, across ? Affine{1, 0, k, 1, 0, 0} : Affine{1, k, 0, 1, 0, 0}), tr("Slant"), "slant-");
 }
 
-void Bench::dragMiddle(QPointF at, Qt::KeyboardModifiers keys) {
+Vec Bench::metPlace(QPointF at, Qt::KeyboardModifiers keys) {
   Vec to = view_.to_mm(at);
   if (const SnapScene* around = scene(keys)) {
     Snapped met = around->point(to, reach());
     to = to + met.by;
     snapping_.met(std::move(met), Box{to.x, to.y, to.x, to.y});
   }
-  middle_ = to;
+  return to;
+}
+
+void Bench::dragMiddle(QPointF at, Qt::KeyboardModifiers keys) {
+  middle_ = metPlace(at, keys);
   update();
 }
 

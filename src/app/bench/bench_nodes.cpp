@@ -30,12 +30,7 @@ std::optional<Node> Bench::nodeAt(QPointF at) const {
 }
 
 void Bench::dragNode(QPointF at, Qt::KeyboardModifiers keys) {
-  Vec to = view_.to_mm(at);
-  if (const SnapScene* around = scene(keys)) {
-    Snapped met = around->point(to, reach());
-    to = to + met.by;
-    snapping_.met(std::move(met), Box{to.x, to.y, to.x, to.y});
-  }
+  const Vec to = metPlace(at, keys);
   session_.edit([node = dragged_node_.ref, by = to - dragged_node_.at](const Project& project,
                                                                        Effort) { return move_node(project, node, by); },
                 tr("Move a node"), dragKey("node-"));

@@ -22,15 +22,7 @@ void Bench::setTouching(bool on) {
 }
 
 Vec Bench::sketchPlace(QPointF at, Qt::KeyboardModifiers keys) {
-  Vec to = view_.to_mm(at);
-  if (!sketch_.meets()) return to;
-  const SnapScene* around = scene(keys);
-  if (around) {
-    Snapped met = around->point(to, reach());
-    to = to + met.by;
-    snapping_.met(std::move(met), Box{to.x, to.y, to.x, to.y});
-  }
-  return to;
+  return sketch_.meets() ? metPlace(at, keys) : view_.to_mm(at);
 }
 
 void Bench::selectCaught(const std::vector<Vec>& loop, bool more) {

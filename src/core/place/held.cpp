@@ -236,9 +236,22 @@ std::string place_word(Axis axis, double share) {
 
 }  // namespace
 
-std::optional<double> held_at(const Project& project, const Drawing& drawing, const Piece& piece, const Hold& hold) {
-  Frames frames(project, drawing);
-  return wanted(frames, piece, hold);
+std::vector<int> with_followers(const Project& project, const std::vector<int>& pieces) {
+  std::map<int, std::set<int>> followers;
+  for (const auto& piece : project.pieces) {
+    if (piece->plain() && piece->holds.empty() && !piece->fit) continue;
+    for (const int from : comes_from(project, *piece)) followers[from].insert(piece->id);
+  }
+  std::vector<int> out;
+  std::set<int> seen;
+  const auto add = [&](int id) {
+    if (seen.insert(id).second) out.push_back(id);
+  };
+  for (const int id : pieces) add(id);
+  for (std::size_t i = 0; i < out.size(); ++i) {
+    for (const int id : followers[out[i]]) add(id);
+  }
+  return out;
 }
 
 bool has_distance(const Hold& hold) {

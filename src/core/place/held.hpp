@@ -7,11 +7,6 @@
 
 namespace dotlane {
 
-/// Where a hold wants the held place of the piece on its axis, mm in the figure; nothing where what it is held to is
-/// not there.
-[[nodiscard]] std::optional<double> held_at(const Project& project, const Drawing& drawing, const Piece& piece,
-                                            const Hold& hold);
-
 /// The project with the piece held as it lies: the hold's distance becomes what it is now, and one that the piece had
 /// on this axis is gone. Refused, with the reason, where what it is held to depends on the piece itself or is not
 /// there.
@@ -29,6 +24,10 @@ namespace dotlane {
 
 /// The same fit with another margin, mm.
 [[nodiscard]] Project set_fit_margin(Project project, int piece, double margin_mm);
+
+/// The pieces and all that goes along when they are moved: held to them, fitted inside them or made with them, directly
+/// or through others.
+[[nodiscard]] std::vector<int> with_followers(const Project& project, const std::vector<int>& pieces);
 
 /// Whether a distance belongs to the hold: from an edge to an edge. A middle, or one of a row, is held or is not.
 [[nodiscard]] bool has_distance(const Hold& hold);

@@ -1,0 +1,271 @@
+// The session's files: opened, brought in, saved, kept aside.
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QStandardPaths>
+
+#include "app/session.hpp"
+#include "app/units.hpp"
+#include "core/format/files.hpp"
+#include "core/format/project_json.hpp"
+#include "core/format/svg_reader.hpp"
+#include "core/project/edit.hpp"
+#include "core/shape/recipe_edit.hpp"
+#include "render/picture_file.hpp"
+
+namespace dotlane {
+namespace {
+
+/// The artwork as a new piece. Where its size is assumed, its place is no more certain: it comes inside the usable
+/// area.
+Project brought_in(const Project& project, const Artwork& art, const std::string& file, int* id) {
+  Project next = add_artwork(project, art, file, id);
+  if (art.unit_source != UnitSource::assumed) return next;
+  DrawingCache cache;
+  return bring_onto_mat(next, evaluate(next, cache), {*id});
+}
+
+}  // namespace
+
+void Session::replace(Project project, const QString& path, bool saved) {
+  autosave_.discard();  // whoever called has asked whether the work in it may go
+  ++edit_epoch_;
+  edit_timer_.stop();
+  edits_.clear();
+  after_edits_.clear();
+  seal_after_ = false;
+  if (saved) {
+    saved_ = project;
+  } else {
+    saved_.reset();
+  }
+  history_ = History(std::move(project));
+  path_ = path;
+  selection_.clear();
+  derived_ = std::make_shared<const Derived>();
+  touch();
+  if (saved) {
+    autosave_timer_.stop();
+    autosaved_ = true;
+  }
+  emit opened();
+}
+
+void Session::newProject() {
+  on_disk_.reset();
+  replace(freshProject(), {}, true);
+}
+
+void Session::open(const QString& path, Guard guard, std::function<void(bool)> then) {
+  const int epoch = reading_epoch_;
+  ++reading_;
+  emit readingChanged(tr("Opening %1").arg(QFileInfo(path).fileName()));
+  auto fault = [this, then] {
+    --reading_;
+    emit readingChanged({});
+    if (then) then(false);
+  };
+  aside(
+      [this, path, epoch, guard, then, before = project(), cache = cache_] {
+        auto bytes = read_file(path.toStdString());
+        auto read = std::make_shared<Result<Project>>(bytes ? project_from_json(*bytes, path.toStdString())
+                                                            : tl::unexpected<Error>(bytes.error()));
+        if (*read) (void)evaluate(**read, *cache);
+        auto contents = std::make_shared<const std::string>(bytes ? std::move(*bytes) : std::string());
+        return [this, read, contents, path, epoch, guard, then, before] {
+          --reading_;
+          emit readingChanged({});
+          if (epoch != reading_epoch_) return;
+          if (!*read) {
+            emit said(qs(read->error().line()), true);
+            if (then) then(false);
+            return;
+          }
+          auto put = [this, read, contents, path, then] {
+            on_disk_ = contents;
+            replace(std::move(**read), QFileInfo(path).absoluteFilePath(), true);
+            if (then) then(true);
+          };
+          // What was done while it was being read is not thrown away unasked.
+          if (guard && modified() && !(before == project())) return guard(put);
+          put();
+        };
+      },
+      0, fault);
+}
+
+bool Session::recover(const QString& left, const QString& path) {
+  auto read = load_project(left.toStdString());
+  if (!read) {
+    emit said(tr("%1 It is kept as %2.").arg(qs(read.error().line()), left), true);
+    return false;
+  }
+  // What it was made from is there to compare with, should it be saved over that.
+  if (!path.isEmpty()) {
+    auto bytes = read_file(path.toStdString());
+    on_disk_ = bytes ? std::make_shared<const std::string>(std::move(*bytes)) : nullptr;
+  } else {
+    on_disk_.reset();
+  }
+  replace(std::move(*read), path, false);
+  autosave_.supersede(left);  // goes once the work stands in a file of our own
+  autosaveAside();
+  return true;
+}
+
+void Session::bringIn(const QStringList& files) {
+  for (const QString& file : files) {
+    const int epoch = reading_epoch_;
+    ++reading_;
+    emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
+    aside([this, file, epoch, cache = cache_, before = project()]() -> std::function<void()> {
+      const std::string name = file.toStdString();
+      if (is_picture(name)) return tracePicture(name, before, epoch);
+      auto art = std::make_shared<Result<Artwork>>(tl::unexpected<Error>(Error{}));
+      auto bytes = read_file(name, SvgOptions{}.max_bytes);
+      *art = bytes ? read_svg(*bytes, name) : tl::unexpected<Error>(bytes.error());
+      auto next = std::make_shared<Project>();
+      int id = 0;
+      if (*art) {
+        *next = brought_in(before, **art, name, &id);
+        (void)evaluate(*next, *cache);
+      }
+      return [this, art, next, before, id, file, epoch]() mutable {
+        --reading_;
+        emit readingChanged({});
+        if (epoch != reading_epoch_) return;
+        if (!*art) {
+          emit said(qs(art->error().line()), true);
+          return;
+        }
+        if (!(before == project())) *next = brought_in(project(), **art, file.toStdString(), &id);
+        commit(std::move(*next), tr("Bring in %1").arg(QFileInfo(file).fileName()));
+        select({{id, ""}});
+        emit broughtIn(id);
+      };
+    });
+  }
+}
+
+std::function<void()> Session::tracePicture(const std::string& name, const Project& before, int epoch) {
+  auto picture = std::make_shared<Result<Picture>>(read_picture(name));
+  auto next = std::make_shared<Project>();
+  auto id = std::make_shared<int>(0);
+  if (*picture) {
+    *next = add_picture(before, **picture, name, {}, id.get());
+    (void)evaluate(*next, *cache_);
+  }
+  return [this, picture, next, id, name, before, epoch] {
+    --reading_;
+    emit readingChanged({});
+    if (epoch != reading_epoch_) return;
+    if (!*picture) {
+      emit said(qs(picture->error().line()), true);
+      return;
+    }
+    if (!(before == project())) *next = add_picture(project(), **picture, name, {}, id.get());
+    commit(std::move(*next), tr("Trace %1").arg(QFileInfo(qs(name)).fileName()));
+    select({{*id, ""}});
+    emit broughtIn(*id);
+  };
+}
+
+void Session::cancelReading() {
+  ++reading_epoch_;
+  emit readingChanged({});
+}
+
+void Session::save(const QString& path, std::function<void(bool)> then, bool over) {
+  if (saving_ || editing()) {
+    // In the order asked for, and with the value of the moment they are written.
+    const auto again = [this, path, then = std::move(then), over] { save(path, then, over); };
+    if (saving_) {
+      saves_.push_back(again);
+    } else {
+      whenEdited(again);
+    }
+    return;
+  }
+  Project now = project();
+  if (path_.isEmpty() && now.name == freshProject().name) now.name = QFileInfo(path).completeBaseName().toStdString();
+  if (!(now == project())) commit(now, tr("Name the project"));
+  saving_ = true;
+  const QString whole = QFileInfo(path).absoluteFilePath();
+  auto next = [this] {
+    saving_ = false;
+    if (saves_.empty()) return;
+    const auto save = std::move(saves_.front());
+    saves_.pop_front();
+    save();
+  };
+  aside(
+      [this, now = project(), whole, then, next, known = over || whole != path_ ? nullptr : on_disk_] {
+        const std::string file = whole.toStdString();
+        if (known && QFileInfo::exists(whole)) {
+          const auto there = read_file(file);
+          if (there && *there != *known) {
+            return std::function<void()>([this, whole, then, next] {
+              next();
+              emit changedOutside(whole, then);
+            });
+          }
+        }
+        auto bytes = std::make_shared<const std::string>(to_json(now));
+        auto done = std::make_shared<Result<void>>(write_file(file, *bytes));
+        return std::function<void()>([this, done, now, bytes, whole, then, next] {
+          if (*done) {
+            path_ = whole;
+            saved_ = now;
+            on_disk_ = bytes;
+            // Only a save of this very value makes the autosave needless.
+            if (!modified()) {
+              autosave_timer_.stop();
+              autosave_.discard();
+              autosaved_ = true;
+            } else {
+              autosaved_ = false;
+              autosave_timer_.start();
+            }
+            emit fileChanged();
+            emit said(tr("Saved %1").arg(QFileInfo(whole).fileName()), false);
+          } else {
+            emit said(qs(done->error().line()), true);
+          }
+          next();
+          if (then) then(done->has_value());
+        });
+      },
+      0,
+      [then, next] {
+        next();
+        if (then) then(false);
+      });
+}
+
+void Session::autosaveAside() {
+  if (!modified()) {
+    autosaved_ = true;
+    autosave_.discard();
+    return;
+  }
+  if (autosaving_) return autosave_timer_.start();  // one after the other, or the older could land last
+  autosaving_ = true;
+  const QString path = autosave_.take(Autosave::base(path_));
+  aside(
+      [this, now = project(), path] {
+        auto done = std::make_shared<Result<void>>(write_file(path.toStdString(), to_json(now)));
+        return [this, done, now, path] {
+          autosaving_ = false;
+          if (!*done) emit said(tr("Unsaved work could not be kept aside: %1").arg(qs(done->error().line())), true);
+          if (path != autosave_.path()) {
+            QFile::remove(path);  // saved or opened elsewhere in the meantime
+            return;
+          }
+          if (*done) autosave_.written();
+          autosaved_ = *done && now == project();
+        };
+      },
+      0, [this] { autosaving_ = false; });
+}
+
+}  // namespace dotlane
