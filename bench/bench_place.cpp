@@ -90,6 +90,15 @@ BENCHMARK(begin_to_snap_2000_pieces)->Unit(benchmark::kMillisecond);
 
 enum class Gesture { move, size, turn };
 
+/// Whether a widget was painted.
+struct Painted : QObject {
+  bool yes = false;
+  bool eventFilter(QObject*, QEvent* event) override {
+    yes = yes || event->type() == QEvent::Paint;
+    return false;
+  }
+};
+
 /// What one move of the mouse costs, from the event to the frame that shows it; `real_ms` is how long it takes
 /// until the project itself has followed.
 void gesture(benchmark::State& state, const Project& project, Gesture how) {
@@ -121,43 +130,44 @@ void gesture(benchmark::State& state, const Project& project, Gesture how) {
   send(QEvent::MouseButtonPress, from);
   send(QEvent::MouseMove, from + QPointF(9, 9));
   int i = 0;
-  QImage canvas(bench.size(), QImage::Format_RGB32);
   double worst = 0;
+  Painted painted;
+  bench.installEventFilter(&painted);
   for (auto _ : state) {
     QElapsedTimer clock;
     clock.start();
     ++i;
+    painted.yes = false;
     send(QEvent::MouseMove, from + QPointF(10 + i % 40, 10 + i * 7 % 30));
     QCoreApplication::processEvents();
-    bench.render(&canvas);
+    if (!painted.yes) bench.repaint();
     worst = std::max(worst, static_cast<double>(clock.nsecsElapsed()) / 1e6);
+    // Until the project says so itself.
+    const Affine before = session.project().pieces.front()->placement;
+    QElapsedTimer clock;
+    clock.start();
+    send(QEvent::MouseMove, from + QPointF(90, 70));
+    while (session.project().pieces.front()->placement == before)
+      QCoreApplication::processEvents(QEventLoop::AllEvents, 1);
+    state.counters["real_ms"] = static_cast<double>(clock.nsecsElapsed()) / 1e6;
+    state.counters["worst_ms"] = worst;
+    send(QEvent::MouseButtonRelease, from + QPointF(30, 30));
+    session.settle();
+    session.dropAutosave();
   }
-  // Until the project says so itself.
-  const Affine before = session.project().pieces.front()->placement;
-  QElapsedTimer clock;
-  clock.start();
-  send(QEvent::MouseMove, from + QPointF(90, 70));
-  while (session.project().pieces.front()->placement == before)
-    QCoreApplication::processEvents(QEventLoop::AllEvents, 1);
-  state.counters["real_ms"] = static_cast<double>(clock.nsecsElapsed()) / 1e6;
-  state.counters["worst_ms"] = worst;
-  send(QEvent::MouseButtonRelease, from + QPointF(30, 30));
-  session.settle();
-  session.dropAutosave();
-}
 
-void move_500_pieces(benchmark::State& state) { gesture(state, strewn(500, 24), Gesture::move); }
-void size_500_pieces(benchmark::State& state) { gesture(state, strewn(500, 24), Gesture::size); }
-void turn_500_pieces(benchmark::State& state) { gesture(state, strewn(500, 24), Gesture::turn); }
-void move_100k_segments(benchmark::State& state) { gesture(state, strewn(1, 100'000), Gesture::move); }
-void size_100k_segments(benchmark::State& state) { gesture(state, strewn(1, 100'000), Gesture::size); }
-void turn_100k_segments(benchmark::State& state) { gesture(state, strewn(1, 100'000), Gesture::turn); }
-BENCHMARK(move_500_pieces)->Unit(benchmark::kMillisecond);
-BENCHMARK(size_500_pieces)->Unit(benchmark::kMillisecond);
-BENCHMARK(turn_500_pieces)->Unit(benchmark::kMillisecond);
-BENCHMARK(move_100k_segments)->Unit(benchmark::kMillisecond);
-BENCHMARK(size_100k_segments)->Unit(benchmark::kMillisecond);
-BENCHMARK(turn_100k_segments)->Unit(benchmark::kMillisecond);
+  void move_500_pieces(benchmark::State & state) { gesture(state, strewn(500, 24), Gesture::move); }
+  void size_500_pieces(benchmark::State & state) { gesture(state, strewn(500, 24), Gesture::size); }
+  void turn_500_pieces(benchmark::State & state) { gesture(state, strewn(500, 24), Gesture::turn); }
+  void move_100k_segments(benchmark::State & state) { gesture(state, strewn(1, 100'000), Gesture::move); }
+  void size_100k_segments(benchmark::State & state) { gesture(state, strewn(1, 100'000), Gesture::size); }
+  void turn_100k_segments(benchmark::State & state) { gesture(state, strewn(1, 100'000), Gesture::turn); }
+  BENCHMARK(move_500_pieces)->Unit(benchmark::kMillisecond);
+  BENCHMARK(size_500_pieces)->Unit(benchmark::kMillisecond);
+  BENCHMARK(turn_500_pieces)->Unit(benchmark::kMillisecond);
+  BENCHMARK(move_100k_segments)->Unit(benchmark::kMillisecond);
+  BENCHMARK(size_100k_segments)->Unit(benchmark::kMillisecond);
+  BENCHMARK(turn_100k_segments)->Unit(benchmark::kMillisecond);
 
 }  // namespace
 }  // namespace dotlane

@@ -103,6 +103,13 @@ void Session::dropLostSelection() {
     const auto& lines = drawn->piece->lines;
     return std::none_of(lines.begin(), lines.end(), [&](const Line& line) { return line.id == ref.line; });
   });
+  noteSelected();
+}
+
+void Session::noteSelected() {
+  std::set<int> ids;
+  for (const auto& ref : selection_) ids.insert(ref.piece);
+  selected_pieces_.assign(ids.begin(), ids.end());
 }
 
 bool Session::stale() const {
@@ -272,14 +279,9 @@ void Session::redo() {
 void Session::select(std::vector<LineRef> lines) {
   if (lines == selection_) return;
   selection_ = std::move(lines);
+  noteSelected();
   emit selectionChanged();
   tell();
-}
-
-std::vector<int> Session::selectedPieces() const {
-  std::set<int> ids;
-  for (const auto& ref : selection_) ids.insert(ref.piece);
-  return {ids.begin(), ids.end()};
 }
 
 std::vector<LineRef> Session::selectedLines() const {
@@ -287,10 +289,9 @@ std::vector<LineRef> Session::selectedLines() const {
   for (const auto& ref : selection_) {
     if (!ref.line.empty()) {
       out.push_back(ref);
-      continue;
+    } else if (const DrawnPiece* drawn = find_drawn(drawing_, ref.piece)) {
+      for (const auto& line : drawn->piece->lines) out.push_back({ref.piece, line.id});
     }
-    const auto all = lines_of_piece(drawing_, ref.piece);
-    out.insert(out.end(), all.begin(), all.end());
   }
   return out;
 }

@@ -69,8 +69,8 @@ class Session : public QObject {
   /// A reference with an empty line id means the whole piece.
   [[nodiscard]] const std::vector<LineRef>& selection() const { return selection_; }
   void select(std::vector<LineRef> lines);
-  /// The pieces that the selection touches, and its lines with whole pieces spelled out.
-  [[nodiscard]] std::vector<int> selectedPieces() const;
+  /// The pieces that the selection touches, by rising id, and its lines with whole pieces spelled out.
+  [[nodiscard]] const std::vector<int>& selectedPieces() const { return selected_pieces_; }
   [[nodiscard]] std::vector<LineRef> selectedLines() const;
 
   [[nodiscard]] QString path() const { return path_; }
@@ -139,6 +139,7 @@ class Session : public QObject {
   void touch();
   void tell();  // shown(), soon
   void dropLostSelection();
+  void noteSelected();  // which pieces it touches
   void runEdits();
   void finishEdit();
   void deriveAside();
@@ -160,6 +161,7 @@ class Session : public QObject {
   Drawing drawing_;
   std::shared_ptr<const Derived> derived_ = std::make_shared<const Derived>();
   std::vector<LineRef> selection_;
+  std::vector<int> selected_pieces_;  ///< of the selection
   QThreadPool pool_;
   QTimer autosave_timer_;
   Autosave autosave_;

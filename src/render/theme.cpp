@@ -3,6 +3,7 @@
 #include <QFontDatabase>
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 // The resources sit in a static library, where they must be asked for; the macro wants the global namespace.
 static void init_resources() { Q_INIT_RESOURCE(resources); }
@@ -33,8 +34,13 @@ void load_fonts() {
 }
 
 QFont ui_font(double px, bool semibold) {
-  QFont font(QStringLiteral("Open Sans"));
-  font.setPixelSize(static_cast<int>(std::lround(px)));
+  // Kept, so that each has found its face once: looking for that takes longer than most of what is written.
+  thread_local std::map<std::pair<int, bool>, QFont> kept;
+  const int size = static_cast<int>(std::lround(px));
+  QFont& font = kept[{size, semibold}];
+  if (font.pixelSize() == size) return font;
+  font = QFont(QStringLiteral("Open Sans"));
+  font.setPixelSize(size);
   if (semibold) font.setWeight(QFont::DemiBold);
   font.setHintingPreference(QFont::PreferNoHinting);
   return font;

@@ -177,6 +177,19 @@ TEST_CASE("where thousands of strokes run over a part's edge, the box around the
   CHECK(box.height() == Approx(100).margin(0.2));
 }
 
+TEST_CASE("one stroke with thousands of points beyond the edge counts as the box around it, too") {
+  std::string beyond = "M90 10 H110";
+  for (int i = 0; i < 3000; ++i)
+    beyond += " L140 " + std::to_string(10 + 0.02 * i) + " L110 " + std::to_string(20 + 0.02 * i);
+  Project p = project_of(R"(<path d="M10 0H100V100H10Z"/><path id="out" stroke="#dd3333" d=")" + beyond + R"("/>)");
+  p = assign_role(std::move(p), {{p.pieces[0]->id, "out"}}, Role::draw);
+  const Derived d = derived(p);
+  REQUIRE(d.layout.parts.size() == 1);
+  const Part& part = d.layout.parts.front();
+  const Region shape = packed_shape(d.drawing, part);
+  CHECK(std::abs(area_of(shape) - part.reach.width() * part.reach.height()) < 1);
+}
+
 TEST_CASE("what is used of a sheet and what is left: figures of a sheet cut in half") {
   Project p = project_of(R"(<rect id="half" x="10" y="10" width="140" height="280"/>)");
   p.machine.border_mm = 10;

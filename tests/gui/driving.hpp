@@ -223,8 +223,10 @@ struct Opened {
     auto find_row = [&](const auto& self, const QModelIndex& under, const LineRef& ref) -> QModelIndex {
       for (int i = 0; i < model->rowCount(under); ++i) {
         const QModelIndex row = model->index(i, 0, under);
-        if (row.data(LedgerModel::KindRole).toInt() != LedgerModel::stock_row) {
-          const LineRef here = model->refAt(row);
+        const int kind = row.data(LedgerModel::KindRole).toInt();
+        if (kind == LedgerModel::group_row) continue;
+        if (kind != LedgerModel::stock_row) {
+          const LineRef here = model->refsAt(row).front();
           if (here == ref) return row;
           if (here.piece != ref.piece) continue;
         }

@@ -25,6 +25,14 @@ struct Book : Opened {
     }
     return {};
   }
+  QModelIndex group_row(const std::string& name) {
+    const auto* model = tree()->model();
+    for (int i = 0; i < model->rowCount({}); ++i) {
+      const QModelIndex at = model->index(i, 0, {});
+      if (at.data(LedgerModel::GroupRole).toString().toStdString() == name) return at;
+    }
+    return {};
+  }
   QModelIndex stock_row(const std::string& id) {
     const auto* model = tree()->model();
     for (int i = 0; i < model->rowCount({}); ++i) {
@@ -45,7 +53,7 @@ struct Book : Opened {
     session().settle();
   }
   void eye(const std::string& name) { click_at(eye_place(rect(row(name)), LedgerModel::piece_row).center()); }
-  void lock(const std::string& name) { click_at(lock_place(rect(row(name))).center()); }
+  void lock(const std::string& name) { click_at(lock_place(rect(row(name)), LedgerModel::piece_row).center()); }
   /// Drags a row to a share of another one's height.
   void put(const std::string& name, const QModelIndex& onto, double share) {
     const QPoint from = rect(row(name)).center();
@@ -130,8 +138,7 @@ TEST_CASE("a locked piece cannot be taken hold of on the bench, nor nudged") {
 TEST_CASE("names are written over in place, by a double click or by keys") {
   Book o;
   const QRect row = o.rect(o.row("Cliff"));
-  QTest::mouseDClick(o.tree()->viewport(), Qt::LeftButton, {},
-                     QPoint(name_place(row).left() + 20, name_place(row).center().y()));
+  QTest::mouseDClick(o.tree()->viewport(), Qt::LeftButton, {}, name_place(row, LedgerModel::piece_row).center());
   auto* line = o.find<QLineEdit>("ledgerName");
   REQUIRE(line->isVisible());
   line->selectAll();
@@ -182,6 +189,62 @@ TEST_CASE("rows are dragged to another layer, into a group and onto another stoc
   o.put("Wave border", o.stock_row(cloud), 0.5);
   CHECK(o.piece("Cliff").stock == cloud);
   CHECK(o.piece("Wave border").stock == cloud);
+}
+
+TEST_CASE("a group has a row of its own: it selects, hides, locks, renames and drags all of it") {
+  Book o;
+  CHECK_FALSE(o.group_row("Group").isValid());
+  o.put("Wave border", o.row("Cliff"), 0.5);
+  REQUIRE(o.group_row("Group").isValid());
+  const int cliff = o.piece("Cliff").id, waves = o.piece("Wave border").id;
+  const std::vector<int> both{std::min(cliff, waves), std::max(cliff, waves)};
+  o.click_at(o.rect(o.group_row("Group")).center());
+  CHECK(o.session().selectedPieces() == both);
+  // One of them taken off by hand: the other one stays.
+  o.click_at(o.rect(o.row("Cliff")).center(), Qt::ControlModifier);
+  CHECK(o.session().selectedPieces() == std::vector<int>{waves});
+  // With the row both are there again; a plain click on one of these leaves that one alone.
+  o.click_at(o.rect(o.group_row("Group")).center(), Qt::ControlModifier);
+  CHECK(o.session().selectedPieces() == both);
+  o.click_at(o.rect(o.row("Wave border")).center());
+  CHECK(o.session().selectedPieces() == std::vector<int>{waves});
+  const auto icon = [&](const auto& place) {
+    o.click_at(place(o.rect(o.group_row("Group")), LedgerModel::group_row).center());
+  };
+  icon(eye_place);
+  CHECK((o.piece("Cliff").hidden && o.piece("Wave border").hidden && !o.piece("Lighthouse").hidden));
+  icon(eye_place);
+  CHECK_FALSE((o.piece("Cliff").hidden || o.piece("Wave border").hidden));
+  icon(lock_place);
+  CHECK((o.piece("Cliff").locked && o.piece("Wave border").locked && !o.piece("Lighthouse").locked));
+  icon(lock_place);
+  // Another name, by a double click; by keys, too.
+  const QRect row = o.rect(o.group_row("Group"));
+  QTest::mouseDClick(o.tree()->viewport(), Qt::LeftButton, {}, name_place(row, LedgerModel::group_row).center());
+  const auto write = [&](const char* name) {
+    auto* line = o.find<QLineEdit>("ledgerName");
+    REQUIRE(line->isVisible());
+    line->selectAll();
+    QTest::keyClicks(line, QString::fromLatin1(name));
+    QTest::keyClick(line, Qt::Key_Return);
+    o.session().settle();
+  };
+  write("Shore");
+  CHECK(o.piece("Cliff").group == "Shore");
+  o.click_at(o.rect(o.group_row("Shore")).center());
+  run(o, "rename");
+  write("Coast");
+  CHECK(o.piece("Wave border").group == "Coast");
+  // The row is dragged: the group goes as one and stays one. What is dropped on it goes into it, on top.
+  const QRect coast = o.rect(o.group_row("Coast")), light = o.rect(o.row("Lighthouse"));
+  drag(o.tree()->viewport(), coast.center(), QPoint(light.center().x(), light.top() + 4));
+  o.session().settle();
+  CHECK(o.names() == std::vector<std::string>{"Greeting", "Card base", "Cliff", "Wave border", "Lighthouse"});
+  CHECK(o.piece("Cliff").group == "Coast");
+  CHECK(o.piece("Lighthouse").group.empty());
+  o.put("Lighthouse", o.group_row("Coast"), 0.5);
+  CHECK(o.names() == std::vector<std::string>{"Greeting", "Card base", "Lighthouse", "Cliff", "Wave border"});
+  CHECK(o.piece("Lighthouse").group == "Coast");
 }
 
 TEST_CASE("the ledger is narrowed down by name, role, tool, colour and size") {

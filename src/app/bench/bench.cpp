@@ -381,7 +381,7 @@ void Bench::paintSelection(QPainter& p) {
 /// From what is selected to what lies under the pointer, or to its sheet.
 void Bench::paintTape(QPainter& p) {
   if (sketch_.what() != Sketch::What::tape || sketch_.started() || session_.selection().empty()) return;
-  const auto chosen = session_.selectedPieces();
+  const auto& chosen = session_.selectedPieces();
   Box to;
   for (const int id : piecesAt(pointer_)) {
     if (std::find(chosen.begin(), chosen.end(), id) != chosen.end()) continue;
@@ -434,7 +434,7 @@ void Bench::paintGuides(QPainter& p) {
 
 /// A thin link from what is held to what holds it, stronger where it is selected.
 void Bench::paintHeld(QPainter& p) {
-  const auto chosen = session_.selectedPieces();
+  const auto& chosen = session_.selectedPieces();
   for (const auto& link : held_links(session_.project(), session_.drawing())) {
     const bool selected = std::find(chosen.begin(), chosen.end(), link.piece) != chosen.end();
     if (inReach(link.piece) || selected) paint_link(p, view_.to_px(link.from), view_.to_px(link.to), selected);
@@ -448,8 +448,8 @@ void Bench::paintEvent(QPaintEvent*) {
   ghost_.paint(p, view_);
   paintMarks(p);
   const Project& project = session_.project();
-  const auto selected = session_.selectedPieces();
-  if (hasHandles() && selected.size() == 1) paint_room(p, view_, step_room(project, session_.drawing(), selected[0]));
+  const auto& selected = session_.selectedPieces();
+  if (selected.size() == 1 && hasHandles()) paint_room(p, view_, step_room(project, session_.drawing(), selected[0]));
   if (!stacked_ && !plainTable()) paint_sheet_names(p, view_, project, load_);
   if (!showsMats() && !record_) paintGuides(p), paintHeld(p);
   paintSelection(p);

@@ -154,8 +154,8 @@ std::optional<Handle> Bench::handleAt(QPointF at) const {
 }
 
 std::vector<StepHandle> Bench::stepHandles() const {
-  const auto pieces = session_.selectedPieces();
-  if ((!hasHandles() && picking_ != Picking::bridges) || pieces.size() != 1) return {};
+  const auto& pieces = session_.selectedPieces();
+  if (pieces.size() != 1 || (!hasHandles() && picking_ != Picking::bridges)) return {};
   return step_handles(session_.project(), session_.drawing(), pieces.front());
 }
 

@@ -13,6 +13,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "core/project/arrange.hpp"
 #include "render/paint.hpp"
 #include "render/role_style.hpp"
 
@@ -27,6 +28,8 @@ class RowPainter : public QStyledItemDelegate {
     switch (index.data(LedgerModel::KindRole).toInt()) {
       case LedgerModel::stock_row:
         return {200, 27};
+      case LedgerModel::group_row:
+        return {200, 26};
       case LedgerModel::piece_row:
         return {200, 58};
       default:
@@ -48,6 +51,8 @@ class RowPainter : public QStyledItemDelegate {
     const bool hovered = option.state & QStyle::State_MouseOver;
     if (kind == LedgerModel::stock_row) {
       paintStock(*p, r, hovered, index.data(LedgerModel::StockRole).toString().toStdString());
+    } else if (kind == LedgerModel::group_row) {
+      paintGroup(*p, r, hovered || selected, index.data(LedgerModel::GroupRole).toString().toStdString());
     } else if (const DrawnPiece* drawn =
                    find_drawn(model_.session().drawing(), index.data(LedgerModel::PieceRole).toInt())) {
       if (kind == LedgerModel::piece_row) {
@@ -73,10 +78,11 @@ class RowPainter : public QStyledItemDelegate {
     set_kind(line, "boxed");
     return line;
   }
-  void updateEditorGeometry(QWidget* editor, const QStyleOptionViewItem& option, const QModelIndex&) const override {
+  void updateEditorGeometry(QWidget* editor, const QStyleOptionViewItem& option,
+                            const QModelIndex& index) const override {
     QRect row = option.rect;
     row.setLeft(0);
-    editor->setGeometry(name_place(row).adjusted(-6, 0, 60, 2));
+    editor->setGeometry(name_place(row, index.data(LedgerModel::KindRole).toInt()).adjusted(-6, 0, 60, 2));
   }
 
  private:
@@ -114,6 +120,43 @@ class RowPainter : public QStyledItemDelegate {
     p.setFont(small);
     p.setPen(t.quiet);
     p.drawText(r.adjusted(0, 0, -14 - eye, 0), Qt::AlignRight | Qt::AlignVCenter, mat);
+  }
+
+  /// The lane along the rows of a group: a dot where it begins.
+  static void paintLane(QPainter& p, const QRectF& r, bool begins) {
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(theme().accent, 1.5));
+    p.drawLine(QPointF(9, begins ? r.center().y() : r.top()), QPointF(9, r.bottom()));
+    p.setBrush(theme().panel);
+    if (begins) p.drawEllipse(QPointF(9, r.center().y()), 3.5, 3.5);
+    p.restore();
+  }
+
+  void paintGroup(QPainter& p, const QRectF& r, bool icons, const std::string& group) const {
+    const Theme& t = theme();
+    const Project& project = model_.session().project();
+    const auto pieces = pieces_in(project, group);
+    const auto all = [&](bool Piece::*what) {
+      return std::all_of(pieces.begin(), pieces.end(), [&](int id) { return find_piece(project, id)->*what; });
+    };
+    const bool hidden = all(&Piece::hidden), locked = all(&Piece::locked);
+    paintLane(p, r, true);
+    constexpr int kind = LedgerModel::group_row;
+    if (icons || hidden) eye_icon(!hidden, hidden ? t.hands : t.quiet).paint(&p, eye_place(r.toRect(), kind));
+    if (icons || locked) lock_icon(locked, locked ? t.hands : t.quiet).paint(&p, lock_place(r.toRect(), kind));
+    const QString count = QObject::tr("%1 pieces").arg(pieces.size());
+    p.setFont(ui_font(11));
+    const int wide = p.fontMetrics().horizontalAdvance(count);
+    const int right =
+        icons || hidden || locked ? lock_place(r.toRect(), kind).left() - 8 : static_cast<int>(r.right()) - 14;
+    p.setPen(t.quiet);
+    p.drawText(QRectF(right - wide, r.top(), wide, r.height()), Qt::AlignVCenter, count);
+    p.setFont(ui_font(12, true));
+    p.setPen(hidden ? t.quiet : t.ink);
+    const int room = right - wide - 8 - 20;
+    p.drawText(QRectF(20, r.top(), room, r.height()), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(qs(group), Qt::ElideRight, room));
   }
 
   struct Thumbnail {
@@ -163,7 +206,8 @@ class RowPainter : public QStyledItemDelegate {
       eye_icon(!piece.hidden, piece.hidden ? t.hands : t.quiet)
           .paint(&p, eye_place(r.toRect(), LedgerModel::piece_row));
     if (hovered || selected || piece.locked)
-      lock_icon(piece.locked, piece.locked ? t.hands : t.quiet).paint(&p, lock_place(r.toRect()));
+      lock_icon(piece.locked, piece.locked ? t.hands : t.quiet)
+          .paint(&p, lock_place(r.toRect(), LedgerModel::piece_row));
     std::set<Role> roles;
     for (const auto& line : piece.lines) roles.insert(line.role);
     double x = r.right() - 20;
@@ -181,9 +225,12 @@ class RowPainter : public QStyledItemDelegate {
     QString size = size_text(drawn.bounds, unit) + QChar(' ') + unit_word(unit);
     if (piece.helper) size += QObject::tr("  ·  helper");
     if (piece.not_now) size += QObject::tr("  ·  not this time");
-    if (!piece.group.empty()) size += QStringLiteral("  ·  ") + qs(piece.group);
+    const std::string outer = outermost_group(piece.group);
+    if (piece.group.size() > outer.size()) size += QStringLiteral("  ·  ") + qs(piece.group.substr(outer.size() + 3));
+    if (!outer.empty()) paintLane(p, r, false);
     const bool icons = hovered || selected || piece.hidden || piece.locked;
-    const int wide = (icons ? lock_place(r.toRect()).left() - 4 : static_cast<int>(r.right()) - 16) - 68;
+    const int wide =
+        (icons ? lock_place(r.toRect(), LedgerModel::piece_row).left() - 4 : static_cast<int>(r.right()) - 16) - 68;
     p.drawText(QRectF(68, r.top() + 29, wide, 18), Qt::AlignVCenter,
                p.fontMetrics().elidedText(size, Qt::ElideRight, wide));
     p.setPen(QPen(t.hairline, 1));
@@ -276,22 +323,34 @@ void Ledger::addButtons(const Actions& actions) {
 }
 
 void Ledger::rename() {
-  const auto pieces = session_.selectedPieces();
-  if (pieces.size() != 1) return;
-  const QItemSelection row = model_->selectionOf({{pieces.front(), ""}});
-  if (row.isEmpty()) return;
+  // A piece, or the group that is selected as a whole: its row comes first.
+  const auto& pieces = session_.selectedPieces();
+  std::vector<LineRef> whole;
+  for (const int id : pieces) whole.push_back({id, ""});
+  QModelIndex row;
+  for (const auto& range : model_->selectionOf(whole)) {
+    if (!row.isValid() || range.top() < row.row()) row = range.topLeft();
+  }
+  if (!row.isValid() || (pieces.size() > 1 && row.data(LedgerModel::KindRole).toInt() != LedgerModel::group_row))
+    return;
   tree_->setFocus();
-  tree_->edit(row.front().topLeft());
+  tree_->edit(row);
+}
+
+/// The rows of what is selected, marked.
+QItemSelection Ledger::mark() {
+  const QItemSelection picked = model_->selectionOf(session_.selection());
+  tree_->selectionModel()->select(picked, QItemSelectionModel::ClearAndSelect);
+  return picked;
 }
 
 void Ledger::followSession() {
   if (following_) return;
   following_ = true;
-  const QItemSelection picked = model_->selectionOf(session_.selection());
+  const QItemSelection picked = mark();
   for (const auto& range : picked) {
     if (range.parent().isValid()) tree_->expand(range.parent());
   }
-  tree_->selectionModel()->select(picked, QItemSelectionModel::ClearAndSelect);
   if (!picked.isEmpty()) tree_->scrollTo(picked.front().topLeft());
   following_ = false;
 }
@@ -299,9 +358,21 @@ void Ledger::followSession() {
 void Ledger::followTree() {
   if (following_) return;
   following_ = true;
-  std::vector<LineRef> refs;
-  for (const QModelIndex& index : tree_->selectionModel()->selectedIndexes()) refs.push_back(model_->refAt(index));
+  const auto rows = tree_->selectionModel()->selectedIndexes();
+  // A group's row stands for its pieces while hands are on it; else each row stands for itself.
+  const QModelIndex current = tree_->currentIndex();
+  const bool on_group = current.data(LedgerModel::KindRole).toInt() == LedgerModel::group_row;
+  const auto group = on_group ? model_->refsAt(current) : std::vector<LineRef>{};
+  std::set<LineRef> known(group.begin(), group.end());
+  std::vector<LineRef> refs = on_group && rows.contains(current) ? group : std::vector<LineRef>{};
+  for (const QModelIndex& row : rows) {
+    if (row.data(LedgerModel::KindRole).toInt() == LedgerModel::group_row) continue;
+    for (const auto& ref : model_->refsAt(row)) {
+      if (known.insert(ref).second) refs.push_back(ref);
+    }
+  }
   session_.select(std::move(refs));
+  (void)mark();
   following_ = false;
 }
 

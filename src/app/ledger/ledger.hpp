@@ -25,6 +25,7 @@ class Ledger : public QWidget {
   void rename();
 
  private:
+  QItemSelection mark();
   void followSession();
   void followTree();
 

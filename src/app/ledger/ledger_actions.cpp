@@ -1,5 +1,6 @@
 #include "app/ledger/ledger_actions.hpp"
 
+#include "core/project/arrange.hpp"
 #include "core/project/edit.hpp"
 
 namespace dotlane {
@@ -46,7 +47,7 @@ void add_ledger_actions(Actions& actions, Session& session, Ledger& ledger) {
     ledger.finder()->setFocus(Qt::ShortcutFocusReason);
     ledger.finder()->selectAll();
   });
-  actions.add("rename", tr("Rename the piece"), Qt::SHIFT | Qt::Key_F2, [&ledger] { ledger.rename(); });
+  actions.add("rename", tr("Rename the piece or the group"), Qt::SHIFT | Qt::Key_F2, [&ledger] { ledger.rename(); });
 }
 
 void update_ledger_actions(Actions& actions, const Session& session) {
@@ -59,7 +60,10 @@ void update_ledger_actions(Actions& actions, const Session& session) {
   for (const char* id : {"hide", "lock", "piece-not-now"}) enable(id, !selected.empty());
   enable("show-all", some(&Piece::hidden));
   enable("unlock-all", some(&Piece::locked));
-  enable("rename", selected.size() == 1);
+  const std::string group =
+      selected.empty() ? "" : outermost_group(find_piece(session.project(), selected.front())->group);
+  enable("rename",
+         selected.size() == 1 || (!group.empty() && selected.size() == pieces_in(session.project(), group).size()));
 }
 
 }  // namespace dotlane

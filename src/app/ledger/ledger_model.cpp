@@ -4,6 +4,7 @@
 #include <set>
 
 #include "app/units.hpp"
+#include "core/project/arrange.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/find.hpp"
 
@@ -38,6 +39,7 @@ std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const 
     heading.stock = sheet.stock;
     out.push_back(std::move(heading));
     const std::size_t first = out.size();
+    std::string group;  // that the last one is in
     for (const auto& piece : project.pieces) {
       if (piece->stock != sheet.stock) continue;
       Row row;
@@ -47,6 +49,11 @@ std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const 
       if (!wanted_.empty() && !(drawn && is_meant(project, *drawn, wanted_))) continue;
       if (drawn) {
         for (const auto& line : drawn->piece->lines) row.lines.push_back(line.id);
+      }
+      if (const std::string in = outermost_group(piece->group); std::exchange(group, in) != in && !in.empty()) {
+        Row together;
+        together.group = in;
+        out.push_back(std::move(together));
       }
       out.push_back(std::move(row));
     }
@@ -89,15 +96,21 @@ QVariant LedgerModel::data(const QModelIndex& index, int role) const {
   const Row& row =
       rows_[is_line ? static_cast<std::size_t>(index.internalId()) - 1 : static_cast<std::size_t>(index.row())];
   const Project& project = session_.project();
-  if (role == KindRole) return is_line ? line_row : row.stock.empty() ? piece_row : stock_row;
+  if (role == KindRole)
+    return is_line ? line_row : !row.stock.empty() ? stock_row : !row.group.empty() ? group_row : piece_row;
   if (role == PieceRole) return row.piece;
   if (role == StockRole) return qs(row.stock);
+  if (role == GroupRole) return qs(row.group);
   if (role == LineRole) return is_line ? index.row() : -1;
   if (role != Qt::DisplayRole && role != Qt::EditRole && role != Qt::AccessibleTextRole && role != Qt::ToolTipRole)
     return {};
   if (!row.stock.empty()) {
     const Stock* stock = find_stock(project, row.stock);
     return qs(stock ? stock->name : row.stock);
+  }
+  if (!row.group.empty()) {
+    if (role != Qt::AccessibleTextRole) return qs(row.group);
+    return tr("Group %1, %2 pieces").arg(qs(row.group)).arg(pieces_in(project, row.group).size());
   }
   const Piece* piece = find_piece(project, row.piece);
   if (!piece) return {};
@@ -119,7 +132,13 @@ Qt::ItemFlags LedgerModel::flags(const QModelIndex& index) const {
 bool LedgerModel::setData(const QModelIndex& index, const QVariant& value, int role) {
   const std::string name = value.toString().trimmed().toStdString();
   if (role != Qt::EditRole || !index.isValid() || index.internalId() != 0 || name.empty()) return false;
-  session_.commit(rename_piece(session_.project(), refAt(index).piece, name), tr("Rename"));
+  // Once the field is closed: rows that change would take it away while it is still at work.
+  const auto rename = [this, row = rows_[static_cast<std::size_t>(index.row())], name] {
+    const Project& now = session_.project();
+    session_.commit(row.group.empty() ? rename_piece(now, row.piece, name) : rename_group(now, row.group, name),
+                    tr("Rename"));
+  };
+  QMetaObject::invokeMethod(this, rename, Qt::QueuedConnection);
   return true;
 }
 
@@ -134,6 +153,11 @@ QItemSelection LedgerModel::selectionOf(const std::vector<LineRef>& refs) const 
   for (std::size_t i = 0; i < rows_.size(); ++i) {
     if (!rows_[i].stock.empty()) continue;
     const QModelIndex top = index(static_cast<int>(i), 0, {});
+    if (!rows_[i].group.empty()) {
+      const auto all = pieces_in(session_.project(), rows_[i].group);
+      if (std::all_of(all.begin(), all.end(), [&](int id) { return wanted.contains({id, ""}); })) out.select(top, top);
+      continue;
+    }
     if (wanted.contains({rows_[i].piece, ""})) out.select(top, top);
     const auto first = wanted.lower_bound({rows_[i].piece, " "});
     if (first == wanted.end() || first->piece != rows_[i].piece) continue;
@@ -148,11 +172,16 @@ QItemSelection LedgerModel::selectionOf(const std::vector<LineRef>& refs) const 
   return out;
 }
 
-LineRef LedgerModel::refAt(const QModelIndex& index) const {
+std::vector<LineRef> LedgerModel::refsAt(const QModelIndex& index) const {
   if (!index.isValid()) return {};
-  if (index.internalId() == 0) return {rows_[static_cast<std::size_t>(index.row())].piece, ""};
-  const Row& row = rows_[static_cast<std::size_t>(index.internalId()) - 1];
-  return {row.piece, row.lines[static_cast<std::size_t>(index.row())]};
+  const bool is_line = index.internalId() != 0;
+  const Row& row =
+      rows_[is_line ? static_cast<std::size_t>(index.internalId()) - 1 : static_cast<std::size_t>(index.row())];
+  if (is_line) return {{row.piece, row.lines[static_cast<std::size_t>(index.row())]}};
+  if (row.group.empty()) return {{row.piece, ""}};
+  std::vector<LineRef> out;
+  for (const int id : pieces_in(session_.project(), row.group)) out.push_back({id, ""});
+  return out;
 }
 
 }  // namespace dotlane

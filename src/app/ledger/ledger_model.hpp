@@ -1,4 +1,5 @@
-// The ledger's rows: stocks as headings, their pieces below them in layer order, each piece's lines inside it.
+// The ledger's rows: stocks as headings, their pieces below them in layer order, groups with a row above theirs, each
+// piece's lines inside it.
 #pragma once
 
 #include <QAbstractItemModel>
@@ -11,8 +12,8 @@ namespace dotlane {
 class LedgerModel : public QAbstractItemModel {
   Q_OBJECT
  public:
-  enum Kind { stock_row, piece_row, line_row };
-  enum Roles { KindRole = Qt::UserRole + 1, PieceRole, LineRole, StockRole };
+  enum Kind { stock_row, group_row, piece_row, line_row };
+  enum Roles { KindRole = Qt::UserRole + 1, PieceRole, LineRole, StockRole, GroupRole };
 
   explicit LedgerModel(Session& session, QObject* parent);
 
@@ -25,7 +26,8 @@ class LedgerModel : public QAbstractItemModel {
 
   /// The rows of these pieces and lines, neighbours gathered into ranges.
   [[nodiscard]] QItemSelection selectionOf(const std::vector<LineRef>& refs) const;
-  [[nodiscard]] LineRef refAt(const QModelIndex& index) const;
+  /// The piece or the line of a row; of a group's row all its pieces.
+  [[nodiscard]] std::vector<LineRef> refsAt(const QModelIndex& index) const;
   [[nodiscard]] const Session& session() const { return session_; }
   bool setData(const QModelIndex& index, const QVariant& value, int role) override;
   /// Shows only the pieces that these words mean.
@@ -33,7 +35,8 @@ class LedgerModel : public QAbstractItemModel {
 
  private:
   struct Row {
-    std::string stock;  // of a heading; empty for a piece
+    std::string stock;  // of a heading; empty for others
+    std::string group;  // of a group's row
     int piece = 0;
     std::vector<std::string> lines;  // ids
     friend bool operator==(const Row&, const Row&) = default;

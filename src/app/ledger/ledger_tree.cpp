@@ -23,6 +23,10 @@ int piece_of(const QModelIndex& row) {
   return kind_of(row) == LedgerModel::piece_row ? row.data(LedgerModel::PieceRole).toInt() : 0;
 }
 
+std::string group_of(const QModelIndex& row) {
+  return kind_of(row) == LedgerModel::group_row ? row.data(LedgerModel::GroupRole).toString().toStdString() : "";
+}
+
 std::vector<int> pieces_of(const Project& project, const std::string& stock) {
   std::vector<int> out;
   for (const auto& piece : project.pieces) {
@@ -34,11 +38,14 @@ std::vector<int> pieces_of(const Project& project, const std::string& stock) {
 }  // namespace
 
 QRect eye_place(const QRect& row, int kind) {
-  const int y = kind == LedgerModel::stock_row ? row.center().y() - kIcon / 2 + 1 : row.top() + 31;
+  const int y = kind == LedgerModel::piece_row ? row.top() + 31 : row.center().y() - kIcon / 2 + 1;
   return {row.right() - 14 - kIcon, y, kIcon, kIcon};
 }
-QRect lock_place(const QRect& row) { return eye_place(row, LedgerModel::piece_row).translated(-kIcon - 6, 0); }
-QRect name_place(const QRect& row) { return {66, row.top() + 6, row.right() - 66 - 80, 24}; }
+QRect lock_place(const QRect& row, int kind) { return eye_place(row, kind).translated(-kIcon - 6, 0); }
+QRect name_place(const QRect& row, int kind) {
+  if (kind == LedgerModel::group_row) return {26, row.top() + 1, row.right() - 26 - 80, 24};
+  return {66, row.top() + 6, row.right() - 66 - 80, 24};
+}
 
 LedgerTree::LedgerTree(Session& session, QWidget* parent) : QTreeView(parent), session_(session) {
   setEditTriggers(QAbstractItemView::EditKeyPressed);
@@ -49,16 +56,17 @@ LedgerTree::LedgerTree(Session& session, QWidget* parent) : QTreeView(parent), s
 
 bool LedgerTree::clickIcon(const QModelIndex& row, QPoint at) {
   const int kind = kind_of(row);
-  if (kind != LedgerModel::stock_row && kind != LedgerModel::piece_row) return false;
+  if (kind != LedgerModel::stock_row && kind != LedgerModel::group_row && kind != LedgerModel::piece_row) return false;
   QRect place = visualRect(row);
   place.setLeft(0);
   const bool eye = eye_place(place, kind).adjusted(-3, -3, 3, 3).contains(at);
-  const bool lock = kind == LedgerModel::piece_row && lock_place(place).adjusted(-3, -3, 3, 3).contains(at);
+  const bool lock = kind != LedgerModel::stock_row && lock_place(place, kind).adjusted(-3, -3, 3, 3).contains(at);
   if (!eye && !lock) return false;
   const Project& project = session_.project();
   std::vector<int> ids{piece_of(row)};
   if (kind == LedgerModel::stock_row)
     ids = pieces_of(project, row.data(LedgerModel::StockRole).toString().toStdString());
+  if (kind == LedgerModel::group_row) ids = pieces_in(project, group_of(row));
   // One of several that are selected stands for all of them.
   const auto selected = session_.selectedPieces();
   if (kind == LedgerModel::piece_row && std::find(selected.begin(), selected.end(), ids.front()) != selected.end())
@@ -83,7 +91,10 @@ void LedgerTree::mousePressEvent(QMouseEvent* event) {
   if (clickIcon(row, at)) return;
   press_ = at;
   const int piece = piece_of(row);
+  const std::string group = group_of(row);
   const bool plain = !(event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier));
+  whole_ = !group.empty();
+  if (whole_ && plain) pressed_ = pieces_in(session_.project(), group);
   if (piece != 0 && plain) {
     const auto selected = session_.selectedPieces();
     const bool chosen = selectionModel()->isSelected(row);
@@ -124,7 +135,10 @@ void LedgerTree::mouseReleaseEvent(QMouseEvent* event) {
   }
   if (std::exchange(choose_later_, false)) {
     const QModelIndex row = indexAt(event->position().toPoint());
-    if (row.isValid()) selectionModel()->setCurrentIndex(row, QItemSelectionModel::ClearAndSelect);
+    if (row.isValid()) {
+      selectionModel()->setCurrentIndex(row, QItemSelectionModel::NoUpdate);
+      selectionModel()->select(row, QItemSelectionModel::ClearAndSelect);
+    }
   }
   pressed_.clear();
   QTreeView::mouseReleaseEvent(event);
@@ -135,15 +149,16 @@ void LedgerTree::mouseDoubleClickEvent(QMouseEvent* event) {
   pressed_.clear();
   QRect place = visualRect(row);
   place.setLeft(0);
-  if (piece_of(row) == 0) return QTreeView::mouseDoubleClickEvent(event);
-  if (eye_place(place, LedgerModel::piece_row)
-          .united(lock_place(place))
+  const int kind = kind_of(row);
+  if (kind != LedgerModel::piece_row && kind != LedgerModel::group_row) return QTreeView::mouseDoubleClickEvent(event);
+  if (eye_place(place, kind)
+          .united(lock_place(place, kind))
           .adjusted(-3, -3, 3, 3)
           .contains(event->position().toPoint())) {
     (void)clickIcon(row, event->position().toPoint());
-  } else if (name_place(place).contains(event->position().toPoint())) {
+  } else if (name_place(place, kind).contains(event->position().toPoint())) {
     edit(row);
-  } else {
+  } else if (kind == LedgerModel::piece_row) {
     setExpanded(row, !isExpanded(row));
   }
 }
@@ -187,11 +202,19 @@ std::optional<LedgerTree::Drop> LedgerTree::dropAt(QPoint at) const {
     out.mark = rect;
     return out;
   }
+  if (const std::string group = group_of(row); !group.empty()) {
+    // Onto its row: into it, above those that it has on this stock; a group goes above it as one.
+    const Piece* first = find_piece(project, piece_of(row.siblingAtRow(row.row() + 1)));
+    if (!first || dragged(first->id)) return std::nullopt;
+    out.stock = first->stock, out.group = group, out.above = first->id;
+    out.mark = whole_ ? QRect(0, rect.top(), viewport()->width(), 0) : rect;
+    return out;
+  }
   const Piece* on = find_piece(project, piece_of(row));
   if (!on) return std::nullopt;
   out.stock = on->stock;
   const double where = static_cast<double>(at.y() - rect.top()) / rect.height();
-  if (where > 0.33 && where < 0.67) {
+  if (where > 0.33 && where < 0.67 && !whole_) {
     if (dragged(on->id)) return std::nullopt;
     out.with = on->id, out.mark = rect;
     return out;
@@ -214,7 +237,7 @@ std::optional<LedgerTree::Drop> LedgerTree::dropAt(QPoint at) const {
 void LedgerTree::drop(const Drop& to) {
   Project next = session_.project();
   if (to.with == 0) {
-    next = put_pieces(std::move(next), pressed_, to.above, to.stock, to.group);
+    next = put_pieces(std::move(next), pressed_, to.above, to.stock, whole_ ? std::nullopt : std::optional(to.group));
     session_.commit(std::move(next), tr("Put elsewhere in the ledger"));
     return;
   }
@@ -259,9 +282,13 @@ bool LedgerTree::viewportEvent(QEvent* event) {
   QString text;
   if (kind == LedgerModel::stock_row && eye_place(place, kind).contains(help->pos()))
     text = tr("Hide or show all of this stock");
+  if (kind == LedgerModel::group_row && eye_place(place, kind).contains(help->pos()))
+    text = tr("Hide or show all of this group. Hidden pieces are run all the same.");
+  if (kind == LedgerModel::group_row && lock_place(place, kind).contains(help->pos()))
+    text = tr("Lock all of this group, or unlock it");
   if (kind == LedgerModel::piece_row && eye_place(place, kind).contains(help->pos()))
     text = tr("Hide or show it. Hidden pieces are run all the same.");
-  if (kind == LedgerModel::piece_row && lock_place(place).contains(help->pos()))
+  if (kind == LedgerModel::piece_row && lock_place(place, kind).contains(help->pos()))
     text = tr("Lock it, or unlock: hands on the bench pass by what is locked");
   if (text.isEmpty()) return QTreeView::viewportEvent(event);
   QToolTip::showText(help->globalPos(), text, viewport());

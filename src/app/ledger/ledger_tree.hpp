@@ -9,9 +9,9 @@ namespace dotlane {
 
 /// Where the icons of a row are, in its rectangle.
 [[nodiscard]] QRect eye_place(const QRect& row, int kind);
-[[nodiscard]] QRect lock_place(const QRect& row);
-/// Where a piece's name stands.
-[[nodiscard]] QRect name_place(const QRect& row);
+[[nodiscard]] QRect lock_place(const QRect& row, int kind);
+/// Where the name of a piece or group stands.
+[[nodiscard]] QRect name_place(const QRect& row, int kind);
 
 class LedgerTree : public QTreeView {
   Q_OBJECT
@@ -43,6 +43,7 @@ class LedgerTree : public QTreeView {
   Session& session_;
   QPoint press_;
   std::vector<int> pressed_;  // pieces that a drag from there would take
+  bool whole_ = false;        // these are a group, and stay one
   bool dragging_ = false;
   bool choose_later_ = false;  // the press was on what is selected: a click alone changes that
   std::optional<Drop> drop_;

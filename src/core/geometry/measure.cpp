@@ -50,18 +50,23 @@ double cubic_length(Vec a, const Segment& s, double t0, double t1, double whole,
 
 }  // namespace
 
-Box bounds_of(const Path& path) {
+Box bounds_of(const Path& path, const Affine& map) {
   Box box;
   for (const auto& contour : path.contours) {
-    Vec at = contour.start;
+    Vec at = map(contour.start);
     box.add(at);
     for (const auto& s : contour.segments) {
-      box.add(s.end);
-      if (!s.straight && !(box.contains(s.c1) && box.contains(s.c2))) {
-        add_extrema(box, at, s, &Vec::x);
-        add_extrema(box, at, s, &Vec::y);
+      const Vec end = map(s.end);
+      box.add(end);
+      if (!s.straight) {
+        Segment there = s;
+        there.c1 = map(s.c1), there.c2 = map(s.c2), there.end = end;
+        if (!(box.contains(there.c1) && box.contains(there.c2))) {
+          add_extrema(box, at, there, &Vec::x);
+          add_extrema(box, at, there, &Vec::y);
+        }
       }
-      at = s.end;
+      at = end;
     }
   }
   return box;

@@ -5,8 +5,8 @@
 
 namespace dotlane {
 
-/// The tight box of the curve itself (not of its control points), without any stroke width; mm.
-[[nodiscard]] Box bounds_of(const Path& path);
+/// The tight box of the curve itself (not of its control points) where a map puts it, without any stroke width; mm.
+[[nodiscard]] Box bounds_of(const Path& path, const Affine& map = {});
 
 /// Arc length of all contours, mm. Curves are integrated (Gauss-Legendre, halved until two levels agree to 1e-7).
 [[nodiscard]] double length_of(const Path& path);

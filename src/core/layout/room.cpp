@@ -7,10 +7,11 @@
 namespace dotlane {
 namespace {
 
-constexpr double kOver = 0.05;          // mm: half the width of what runs over an edge
-constexpr std::size_t kMostOver = 300;  // strokes that run over an edge; of more, the box around all is taken
-constexpr double kThin = 0.002;         // mm: outlines are thinned this much before they are compared
-constexpr double kEdge = 1e-3;          // mm: what reaches so little past an edge lies inside
+constexpr double kOver = 0.05;                  // mm: half the width of what runs over an edge
+constexpr std::size_t kMostOver = 300;          // strokes that run over an edge; of more,
+constexpr std::size_t kMostPointsOver = 5'000;  // or of so many points, the box around all is taken
+constexpr double kThin = 0.002;                 // mm: outlines are thinned this much before they are compared
+constexpr double kEdge = 1e-3;                  // mm: what reaches so little past an edge lies inside
 
 /// Mirrored as the plan will mirror what lies there.
 Region as_planned(const Project& project, const Sheet& sheet, Region region) {
@@ -38,7 +39,10 @@ Region packed_shape(const Drawing& drawing, const Part& part) {
         lines.push_back(std::move(line));
     }
     if (lines.size() <= kMostOver) lines = clip(lines, part.body(), false);
-    shape = unite({shape, lines.size() > kMostOver ? region_of(part.reach) : buffer(lines, kOver, kOver)});
+    std::size_t points = 0;
+    for (const auto& line : lines) points += line.points.size();
+    const bool many = lines.size() > kMostOver || points > kMostPointsOver;
+    shape = unite({shape, many ? region_of(part.reach) : buffer(lines, kOver, kOver)});
   }
   return transformed(shape, frame_of(find_drawn(drawing, part.key.piece)->map).to_figure.inverse());
 }

@@ -38,7 +38,7 @@ class Frames {
     if (drawn == drawn_.end()) return {};
     Box box;
     for (const auto& line : drawn->second->piece->lines) {
-      if (line.id == anchor.line) box.add(bounds_of(transformed(*line.path, drawn->second->map * line.at)));
+      if (line.id == anchor.line) box.add(bounds_of(*line.path, drawn->second->map * line.at));
     }
     const auto by = moved_.find(anchor.piece);
     return by == moved_.end() || box.empty() ? box : moved(box, by->second);

@@ -63,8 +63,7 @@ void each_node(const Line& line, const Affine& map, bool corners_only, Each&& ea
       if (s.straight) each(map(lerp(from, s.end, 0.5)));
       from = s.end;
     }
-    if (contour.closed && segments.size() <= kHasCentre)
-      each(bounds_of(transformed(Path{{contour}, {}}, map)).centre());
+    if (contour.closed && segments.size() <= kHasCentre) each(bounds_of(Path{{contour}, {}}, map).centre());
   }
 }
 

@@ -32,7 +32,43 @@ std::string group_below(const std::string& group, const std::string& within) {
   return group.substr(0, end);
 }
 
+bool is_in(const Piece& piece, const std::string& group) {
+  return piece.group == group || piece.group.starts_with(group + " / ");
+}
+
+/// The name without what would make two of it, with a number where a group there has it already.
+std::string free_name(const Project& project, const std::string& outer, std::string name) {
+  std::replace(name.begin(), name.end(), '/', '-');
+  const auto taken = [&](const std::string& group) {
+    return std::any_of(project.pieces.begin(), project.pieces.end(),
+                       [&](const Shared<Piece>& p) { return is_in(*p, group); });
+  };
+  if (!taken(outer + name)) return name;
+  int n = 2;
+  while (taken(outer + name + " " + std::to_string(n))) ++n;
+  return name + " " + std::to_string(n);
+}
+
 }  // namespace
+
+std::string outermost_group(const std::string& group) { return group_below(group, ""); }
+
+std::vector<int> pieces_in(const Project& project, const std::string& group) {
+  std::vector<int> out;
+  for (const auto& piece : project.pieces) {
+    if (is_in(*piece, group)) out.push_back(piece->id);
+  }
+  return out;
+}
+
+Project rename_group(Project project, const std::string& group, const std::string& name) {
+  if (group.empty() || name.empty() || name == group) return project;
+  const std::string now = free_name(project, "", name);
+  for (auto& piece : project.pieces) {
+    if (is_in(*piece, group)) piece.edit([&](Piece& p) { p.group = now + p.group.substr(group.size()); });
+  }
+  return project;
+}
 
 Project group_pieces(Project project, const std::vector<int>& ids, const std::string& name) {
   std::optional<std::string> shared;
@@ -41,15 +77,7 @@ Project group_pieces(Project project, const std::vector<int>& ids, const std::st
   }
   if (!shared || ids.size() < 2) return project;
   const std::string outer = shared->empty() ? "" : *shared + " / ";
-  auto taken = [&](const std::string& group) {
-    return std::any_of(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& p) {
-      return p->group == group || p->group.starts_with(group + " / ");
-    });
-  };
-  std::string plain = name;
-  std::replace(plain.begin(), plain.end(), '/', '-');
-  std::string group = outer + plain;
-  for (int n = 2; taken(group); ++n) group = outer + plain + " " + std::to_string(n);
+  const std::string group = outer + free_name(project, outer, name);
   for (auto& piece : project.pieces) {
     if (!contains(ids, piece->id)) continue;
     const std::string inner = piece->group.size() > shared->size() ? piece->group.substr(outer.size()) : "";
@@ -65,7 +93,7 @@ Project ungroup_pieces(Project project, const std::vector<int>& ids) {
   }
   for (auto& piece : project.pieces) {
     for (const auto& group : groups) {
-      if (piece->group != group && !piece->group.starts_with(group + " / ")) continue;
+      if (!is_in(*piece, group)) continue;
       piece.edit([&](Piece& p) { p.group = p.group == group ? "" : p.group.substr(group.size() + 3); });
       break;
     }
@@ -166,12 +194,13 @@ Project distribute_pieces(Project project, const Drawing& drawing, const std::ve
 }
 
 Project put_pieces(Project project, const std::vector<int>& ids, int above, const std::string& stock,
-                   const std::string& group) {
+                   const std::optional<std::string>& group) {
   if (!find_stock(project, stock) || contains(ids, above)) return project;
   std::vector<Shared<Piece>> taken;
   for (auto& piece : project.pieces) {
     if (!contains(ids, piece->id)) continue;
-    if (piece->stock != stock || piece->group != group) piece.edit([&](Piece& p) { p.stock = stock, p.group = group; });
+    const std::string into = group.value_or(piece->group);
+    if (piece->stock != stock || piece->group != into) piece.edit([&](Piece& p) { p.stock = stock, p.group = into; });
     taken.push_back(piece);
   }
   auto& pieces = project.pieces;

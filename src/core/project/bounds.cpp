@@ -30,7 +30,7 @@ BrokenBound broken_bound(const Piece& piece) {
   if (std::max(std::abs(m.e), std::abs(m.f)) > kFarthestMm) return {Bound::distant};
   for (std::size_t i = 0; i < piece.lines.size(); ++i) {
     if (surely_near(*piece.lines[i].path, m)) continue;
-    const Box box = bounds_of(transformed(*piece.lines[i].path, m));
+    const Box box = bounds_of(*piece.lines[i].path, m);
     if (!box.empty() && std::max({-box.x0, -box.y0, box.x1, box.y1}) > kFarthestMm) return {Bound::distant, i};
   }
   return {};

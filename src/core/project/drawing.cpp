@@ -4,6 +4,7 @@
 #include <set>
 
 #include "core/geometry/measure.hpp"
+#include "core/project/ids.hpp"
 
 namespace dotlane {
 namespace {
@@ -53,10 +54,8 @@ std::size_t Drawing::segments() const {
 }
 
 const DrawnPiece* find_drawn(const Drawing& drawing, int piece) {
-  for (const auto& drawn : drawing.pieces) {
-    if (drawn->piece->id == piece) return drawn.get();
-  }
-  return nullptr;
+  const auto found = find_id(drawing.pieces, piece, [](const auto& drawn) { return drawn->piece->id; });
+  return found == drawing.pieces.end() ? nullptr : found->get();
 }
 
 std::vector<LineRef> lines_of_color(const Drawing& drawing, Color color) {

@@ -238,7 +238,7 @@ Project remove_tool(Project project, const std::string& tool) {
 
 Box tight_bounds(const DrawnPiece& piece) {
   Box box;
-  for (const auto& line : piece.piece->lines) box.add(bounds_of(transformed(*line.path, piece.map * line.at)));
+  for (const auto& line : piece.piece->lines) box.add(bounds_of(*line.path, piece.map * line.at));
   return box;
 }
 

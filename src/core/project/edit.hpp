@@ -7,6 +7,7 @@
 
 #include "core/project/artwork.hpp"
 #include "core/project/drawing.hpp"
+#include "core/project/ids.hpp"
 #include "core/project/project.hpp"
 
 namespace dotlane {
@@ -14,9 +15,8 @@ namespace dotlane {
 /// The project with `change` made to the piece; untouched pieces stay shared.
 template <class Change>
 Project edit_piece(Project project, int id, Change&& change) {
-  for (auto& piece : project.pieces) {
-    if (piece->id == id) piece.edit(change);
-  }
+  const auto at = find_id(project.pieces, id, [](const Shared<Piece>& p) { return p->id; });
+  if (at != project.pieces.end()) project.pieces[static_cast<std::size_t>(at - project.pieces.begin())].edit(change);
   return project;
 }
 

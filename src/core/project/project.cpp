@@ -2,6 +2,8 @@
 
 #include <algorithm>
 
+#include "core/project/ids.hpp"
+
 namespace dotlane {
 
 std::string_view word(ToolKind kind) {
@@ -46,8 +48,8 @@ auto* first_of(Range& range, Match match) {
 }  // namespace
 
 const Piece* find_piece(const Project& project, int id) {
-  const auto* found = first_of(project.pieces, [&](const Shared<Piece>& p) { return p->id == id; });
-  return found ? &**found : nullptr;
+  const auto found = find_id(project.pieces, id, [](const Shared<Piece>& p) { return p->id; });
+  return found == project.pieces.end() ? nullptr : &**found;
 }
 
 const Tool* find_tool(const Project& project, const std::string& id) {

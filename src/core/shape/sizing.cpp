@@ -100,7 +100,7 @@ struct Wish {
   std::optional<double> wanted;
   double has = 0, factor = 1, last_factor = 1, last_has = 0;
   [[nodiscard]] double off() const { return wanted ? std::abs(has - *wanted) : 0; }
-  [[nodiscard]] bool right() const { return off() < 0.002; }
+  [[nodiscard]] bool right() const { return off() < 0.0004; }
   double next(double source) {
     if (right()) return factor;
     double to = factor + (source > 0 ? (*wanted - has) / source : 0);
