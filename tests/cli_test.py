@@ -70,10 +70,13 @@ with tempfile.TemporaryDirectory() as folder:
     check("plan of a drawing", len(report("plan", root / "demo/art/lighthouse-card.svg")["passes"]) >= 4)
 
     plan = report("plan", demo)
-    check("plan has all its keys", set(plan) >= {"passes", "pauses", "seconds"})
+    check("plan has all its keys", set(plan) >= {"passes", "pauses", "seconds", "swaps", "reasons", "lower_bound_pauses", "optimal"})
+    check("a plan so small is proven", plan["optimal"] and plan["lower_bound_pauses"] == plan["pauses"])
+    check("cutting says that it comes after the rest", any(r["pass"] == plan["passes"][-1]["index"] and r["why"] == "role" for r in plan["reasons"]))
     check("a pass has all its keys", set(plan["passes"][0]) >= {"index", "sheet", "role", "tool", "holder", "pause_before", "repeats", "contours", "length_mm", "travel_mm", "lifts", "seconds"})
     check("pauses are those before passes", plan["pauses"] == sum(p["pause_before"] for p in plan["passes"]))
-    check("running and three swaps of 45 s make the whole", abs(plan["running_seconds"] + 45 * 3 - plan["seconds"]) < 1e-3)
+    check("running, three tools of 45 s and a mark of 15 s make the whole",
+          plan["swaps"] == 4 and abs(plan["running_seconds"] + 45 * 3 + 15 - plan["seconds"]) < 1e-3)
     check("text says the same", f"{len(plan['passes'])} passes, {plan['pauses']} pauses" in run("plan", demo).stdout)
     check("lists", {"fine-blade", "pen-black"} <= {t["id"] for t in report("tools", demo)["tools"]} and len(report("stocks", demo)["stocks"]) == 11)
 

@@ -9,6 +9,7 @@
 
 #include "app/style.hpp"
 #include "app/units.hpp"
+#include "core/plan/by_hand.hpp"
 #include "render/role_style.hpp"
 
 namespace dotlane {
@@ -339,19 +340,14 @@ void Lanes::mouseReleaseEvent(QMouseEvent* event) {
 
 void Lanes::drop(int pass, double x) {
   // Before the first other pass whose middle lies to the right.
-  std::vector<std::string> keys;
-  const auto& passes = plan().passes;
-  const std::string moved = passes[static_cast<std::size_t>(pass) - 1].key;
-  bool placed = false;
-  for (const auto& p : passes) {
-    if (p.index == pass) continue;
-    if (!placed && blockOf(p.index).center().x() > x) keys.push_back(moved), placed = true;
-    keys.push_back(p.key);
+  int before = 0;
+  for (const auto& p : plan().passes) {
+    if (p.index == pass || blockOf(p.index).center().x() <= x) continue;
+    before = p.index;
+    break;
   }
-  if (!placed) keys.push_back(moved);
-  Project next = session_.project();
-  next.plan.pass_order = keys;
-  session_.commit(std::move(next), tr("Reorder passes"));
+  const Derived& derived = session_.derived();
+  session_.commit(put_pass(session_.project(), derived.drawing, derived.plan, pass, before), tr("Reorder passes"));
 }
 
 void Lanes::keyPressEvent(QKeyEvent* event) {

@@ -59,6 +59,8 @@ class Session : public QObject {
   void setScalesSteps(bool on);
   /// Ends the merging of commits with the same key, as at the start of a drag.
   void seal();
+  /// How many steps could be undone.
+  [[nodiscard]] std::size_t steps() const { return history_.place(); }
   [[nodiscard]] bool canUndo() const { return history_.can_undo(); }
   [[nodiscard]] bool canRedo() const { return history_.can_redo(); }
   [[nodiscard]] QString undoLabel() const;

@@ -186,7 +186,12 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
     row->addWidget(pill);
     stages_.push_back(pill);
   }
-  row->addStretch();
+  row->addSpacing(6);
+  cost_ = make_label({}, "quiet", this);
+  cost_->setObjectName(QStringLiteral("editCost"));
+  cost_->setWordWrap(false);
+  cost_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+  row->addWidget(cost_, 1);
   finder_ = new ActionFinder(actions, this);
   row->addWidget(finder_);
   row->addSpacing(4);
@@ -214,12 +219,35 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
   connect(second_look_, &QAbstractButton::clicked, this, &TopBar::secondLookPicked);
   connect(&session_, &Session::fileChanged, this, &TopBar::update);
   connect(&session_, &Session::derivedChanged, this, &TopBar::update);
+  connect(&session_, &Session::derivedChanged, this, &TopBar::updateCost);
   update();
 }
 
 void TopBar::setStage(Stage stage) { stages_[static_cast<std::size_t>(stage)]->setChecked(true); }
 void TopBar::setRunState(const QString& state) { stages_[3]->setState(state); }
 void TopBar::setSecondLookOpen(bool open) { second_look_->setChecked(open); }
+
+/// What the last edit cost or saved, until the next one.
+void TopBar::updateCost() {
+  const Plan& plan = session_.derived().plan;
+  const std::size_t steps = session_.steps();
+  if (steps == 0 || steps_ != steps) before_ = now_;
+  now_ = {static_cast<int>(session_.derived().project.sheets.size()), static_cast<int>(plan.pauses.size()),
+          plan.seconds};
+  if (steps == 0) before_ = now_;  // a project just opened
+  steps_ = steps;
+  const auto sign = [](double change) { return change < 0 ? QChar(0x2212) : QLatin1Char('+'); };
+  QStringList parts;
+  const auto count = [&](int change, const QString& one, const QString& many) {
+    if (change != 0) parts << sign(change) + counted(static_cast<std::size_t>(std::abs(change)), one, many);
+  };
+  count(now_.pauses - before_.pauses, tr("pause"), tr("pauses"));
+  count(now_.sheets - before_.sheets, tr("sheet"), tr("sheets"));
+  const double seconds = now_.seconds - before_.seconds;
+  if (std::abs(seconds) >= 1) parts << sign(seconds) + time_text(std::abs(seconds));
+  cost_->setText(parts.join(QStringLiteral("  ·  ")));
+  cost_->setToolTip(parts.isEmpty() ? QString() : tr("What the last edit cost or saved: %1").arg(cost_->text()));
+}
 
 void TopBar::update() {
   const Project& project = session_.project();

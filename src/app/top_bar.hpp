@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QAbstractButton>
+#include <QLabel>
 #include <QPushButton>
 #include <QWidget>
 
@@ -45,9 +46,18 @@ class TopBar : public QWidget {
   void secondLookPicked();
 
  private:
+  /// What a project comes to.
+  struct Cost {
+    int sheets = 0, pauses = 0;
+    double seconds = 0;
+  };
   void update();
+  void updateCost();
 
   Session& session_;
+  Cost before_, now_;      // the last edit
+  std::size_t steps_ = 0;  // that could be undone when `now_` was known
+  QLabel* cost_;
   QPushButton* project_;
   QMenu* menu_;
   std::vector<StagePill*> stages_;

@@ -150,6 +150,7 @@ Json plan_report(const Plan& plan) {
                       {"repeats", p.repeats},
                       {"force_gf", rounded(p.force_gf)},
                       {"speed_mm_s", rounded(p.speed_mm_s)},
+                      {"depth", rounded(p.depth)},
                       {"contours", p.contours},
                       {"length_mm", rounded(p.length_mm)},
                       {"travel_mm", rounded(p.travel_mm)},
@@ -157,8 +158,15 @@ Json plan_report(const Plan& plan) {
                       {"seconds", rounded(p.seconds)},
                       {"key", p.key}});
   }
+  Json reasons = Json::array();
+  for (const auto& reason : plan.reasons)
+    reasons.push_back({{"pass", reason.second + 1}, {"after", reason.first + 1}, {"why", word(reason.why)}});
   return {{"passes", std::move(passes)},
           {"pauses", plan.pauses.size()},
+          {"swaps", handwork_of(plan).swaps},
+          {"reasons", std::move(reasons)},
+          {"lower_bound_pauses", plan.least_pauses},
+          {"optimal", plan.optimal},
           {"mirrored", plan.mirrored},
           {"running_seconds", rounded(plan.running_seconds())},
           {"seconds", rounded(plan.seconds)}};
@@ -218,8 +226,22 @@ std::string plan_text(const Project& project, const Plan& plan) {
   std::string out = padded("pass", 5, false) + padded("holder", 7) + "  " + padded("role and tool", 38, false) +
                     padded("lines mm", 11) + padded("travel mm", 11) + padded("lifts", 7) + padded("repeats", 9) +
                     "  time\n";
+  const auto name_of = [&](const std::string& id) {
+    const Tool* tool = find_tool(project, id);
+    return tool ? tool->name : id;
+  };
+  const auto hands = [&](const Pause& pause) {
+    std::string what = pause.change_mat ? "; mat load " + std::to_string(pause.load) : "";
+    for (const auto& load : pause.holders) {
+      if (load.put_in.empty() && load.depth == 0) continue;
+      what += "; holder " + std::to_string(load.holder) + ": " + name_of(load.holds);
+      if (load.depth > 0) what += " at mark " + rounded_text(load.depth, 2);
+    }
+    return what.substr(std::min<std::size_t>(what.size(), 2));
+  };
+  std::size_t pause = 0;
   for (const auto& p : plan.passes) {
-    if (p.pause_before) out += "     -- pause: hands needed --\n";
+    if (p.pause_before && pause < plan.pauses.size()) out += "     -- pause: " + hands(plan.pauses[pause++]) + " --\n";
     const Tool* tool = find_tool(project, p.tool);
     out += padded(std::to_string(p.index), 5, false) + padded(std::to_string(p.holder), 7) + "  " +
            padded(std::string(word(p.role)) + ", " + (tool ? tool->name : p.tool), 38, false) +
@@ -228,6 +250,9 @@ std::string plan_text(const Project& project, const Plan& plan) {
   }
   out += std::to_string(plan.passes.size()) + " passes, " + std::to_string(plan.pauses.size()) + " pauses, " +
          minutes(plan.seconds) + " with hands on" + (plan.mirrored ? ", mirrored" : "") + "\n";
+  if (!plan.optimal)
+    out += "Not proven to be the best order; no order needs fewer than " + std::to_string(plan.least_pauses) +
+           " pauses.\n";
   return out;
 }
 

@@ -75,6 +75,9 @@ const std::map<std::string_view, const char*> kEnglish{
     {"cut-before",
      "Pass {cut|0} cuts before pass {later|0} ({role|role}), which must land in register; a part cut loose can shift. "
      "Cut last."},
+    {"light-after-dark",
+     "{light} draws in pass {later|0}, after {dark} in pass {earlier|0} on the same sheet: its tip would take up the "
+     "darker ink. Draw light inks first."},
     {"mirrored",
      "The job is mirrored here, once; leave the mirror switch of the machine off, or it comes out the right way round "
      "again."},
@@ -325,6 +328,7 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-close-gaps", "Close the gaps"},
     {"fix-remove-doubles", "Remove the doubles"},
     {"fix-cut-last", "Cut last"},
+    {"fix-light-first", "Draw light inks first"},
     {"fix-find-room", "Find room"},
     {"fix-mirror", "Mirror the piece"},
     {"fix-not-over", "Mirror with the job alone"},

@@ -182,7 +182,8 @@ TEST_CASE("one stroke with thousands of points beyond the edge counts as the box
   for (int i = 0; i < 3000; ++i)
     beyond += " L140 " + std::to_string(10 + 0.02 * i) + " L110 " + std::to_string(20 + 0.02 * i);
   Project p = project_of(R"(<path d="M10 0H100V100H10Z"/><path id="out" stroke="#dd3333" d=")" + beyond + R"("/>)");
-  p = assign_role(std::move(p), {{p.pieces[0]->id, "out"}}, Role::draw);
+  const int id = p.pieces[0]->id;
+  p = assign_role(std::move(p), {{id, "out"}}, Role::draw);
   const Derived d = derived(p);
   REQUIRE(d.layout.parts.size() == 1);
   const Part& part = d.layout.parts.front();

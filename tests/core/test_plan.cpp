@@ -4,7 +4,8 @@
 #include <set>
 
 #include "chance.hpp"
-#include "core/plan/loads.hpp"
+#include "core/format/project_json.hpp"
+#include "core/plan/by_hand.hpp"
 #include "core/plan/order.hpp"
 #include "core/plan/selection.hpp"
 #include "fixtures.hpp"
@@ -13,28 +14,6 @@ using namespace dotlane;
 using namespace dotlane::test;
 
 namespace {
-
-/// The fewest pauses by trying every order that keeps the ranks: the slow way to be sure.
-int fewest_pauses(const std::vector<LoadItem>& items, int holders) {
-  std::vector<std::size_t> order(items.size());
-  for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
-  int best = 1000;
-  do {
-    bool keeps = true;
-    for (std::size_t i = 1; i < order.size(); ++i) keeps = keeps && items[order[i - 1]].rank <= items[order[i]].rank;
-    if (!keeps) continue;
-    std::vector<std::string> load;
-    int pauses = 0;
-    for (const auto i : order) {
-      const auto& tool = items[i].tool;
-      if (std::find(load.begin(), load.end(), tool) != load.end()) continue;
-      if (static_cast<int>(load.size()) == holders) load.clear(), ++pauses;
-      load.push_back(tool);
-    }
-    best = std::min(best, pauses);
-  } while (std::next_permutation(order.begin(), order.end()));
-  return best;
-}
 
 Polyline square(double x, double y, double side) {
   return {{{x, y}, {x + side, y}, {x + side, y + side}, {x, y + side}, {x, y}}, true};
@@ -76,41 +55,13 @@ TEST_CASE("one holder pauses for every further tool") {
 
 TEST_CASE("four tools in two holders need one pause") {
   // Common practice, no published source: the first two load together, every load of two more costs one pause.
-  std::vector<std::string> loaded(2);
-  const auto passes = load_holders({{"a", 0}, {"b", 1}, {"c", 2}, {"d", 3}}, 2, loaded);
-  CHECK(std::count_if(passes.begin(), passes.end(), [](const LoadedPass& p) { return p.pause_before; }) == 1);
-}
-
-TEST_CASE("pauses are as few as trying every order finds") {
-  std::mt19937 random(42);
-  for (int round = 0; round < 400; ++round) {
-    std::vector<LoadItem> items;
-    int rank = 0;
-    const int n = 1 + static_cast<int>(random() % 7);
-    for (int i = 0; i < n; ++i) {
-      rank += random() % 3 == 0;
-      items.push_back({std::string(1, static_cast<char>('a' + random() % 5)), rank});
-    }
-    const int holders = 1 + static_cast<int>(random() % 2);
-    std::vector<std::string> loaded;
-    const auto passes = load_holders(items, holders, loaded);
-    REQUIRE(passes.size() == items.size());
-    int pauses = 0, last_rank = -1;
-    std::map<int, std::string> held;
-    std::vector<bool> seen(items.size());
-    for (const auto& p : passes) {
-      pauses += p.pause_before;
-      if (p.pause_before) held.clear();
-      CHECK(items[p.item].rank >= last_rank);
-      last_rank = items[p.item].rank;
-      CHECK_FALSE(seen[p.item]);
-      seen[p.item] = true;
-      // Between two pauses a holder keeps its tool.
-      if (held.contains(p.holder)) CHECK(held[p.holder] == items[p.item].tool);
-      held[p.holder] = items[p.item].tool;
-    }
-    CHECK(pauses == fewest_pauses(items, holders));
-  }
+  Project p = four_inks();
+  p.plan.not_now = {derived(p).plan.passes.back().key};  // not the cut
+  const Plan plan = derived(p).plan;
+  CHECK(plan.passes.size() == 4);
+  CHECK(plan.pauses.size() == 1);
+  CHECK(plan.least_pauses == 1);
+  CHECK(plan.optimal);
 }
 
 TEST_CASE("inner contours run before the ones around them, each once") {
@@ -283,10 +234,78 @@ TEST_CASE("role order and an order by hand are kept, and cutting early is report
   p = apply_fix(p, drawn(p), *early, early->fixes.at(0));
   d = derived(p);
   CHECK(d.plan.passes.back().role == Role::cut);
-  for (auto it = d.plan.passes.rbegin(); it != d.plan.passes.rend(); ++it) p.plan.pass_order.push_back(it->key);
+  // By hand: the cut to the front, the light ink to the end.
+  p = put_pass(p, d.drawing, d.plan, 5, 1);
+  d = derived(p);
+  CHECK(d.plan.passes.front().role == Role::cut);
+  CHECK(put_by_hand(p, d.drawing, d.plan.passes.front()));
+  CHECK(finding(d, "cut-before"));
+  p = put_pass(p, d.drawing, d.plan, 2, 0);
   d = derived(p);
   CHECK(d.plan.passes.front().role == Role::cut);
   CHECK(d.plan.passes.back().tool == "pen-e8d21c");
+  // Its tip would take up what the darker ones left; in their order it does not.
+  const Finding* tainted = finding(d, "light-after-dark");
+  REQUIRE(tainted);
+  CHECK_FALSE(finding(derived(apply_fix(p, d.drawing, *tainted, tainted->fixes.at(0))), "light-after-dark"));
+  const auto why = std::count_if(d.plan.reasons.begin(), d.plan.reasons.end(),
+                                 [](const Reason& r) { return r.why == Why::by_hand; });
+  CHECK(why == 7);  // the cut before four, the light ink after three
+  // It holds whatever tool the lines get, and however often they are run, saved and read.
+  const auto cut = d.plan.passes.front();
+  p = set_repeats(p, lines_of_piece(d.drawing, cut.strokes.front().piece), 3);
+  p = project_from_json(to_json(p), "by hand").value();
+  d = derived(p);
+  CHECK(d.plan.passes.front().role == Role::cut);
+  CHECK(d.plan.passes.front().repeats == 3);
+  p = let_pass_go(p, d.drawing, d.plan, 1);
+  CHECK(derived(p).plan.passes.back().role == Role::cut);
+}
+
+TEST_CASE("an order by hand of older files, by keys, is kept") {
+  Project p = four_inks();
+  const Plan plan = derived(p).plan;
+  std::string keys;
+  for (auto it = plan.passes.rbegin(); it != plan.passes.rend(); ++it)
+    keys += (keys.empty() ? "\"" : ", \"") + it->key + "\"";
+  std::string json = to_json(p);
+  const auto at = json.find("\"role_order\"");
+  REQUIRE(at != std::string::npos);
+  json.insert(at, "\"pass_order\": [" + keys + "], ");
+  const Project read = project_from_json(json, "older").value();
+  CHECK(read.plan.by_hand.size() == 4);
+  const Plan reversed = derived(read).plan;
+  REQUIRE(reversed.passes.size() == plan.passes.size());
+  for (std::size_t i = 0; i < plan.passes.size(); ++i)
+    CHECK(reversed.passes[i].tool == plan.passes[plan.passes.size() - 1 - i].tool);
+}
+
+TEST_CASE("a blade at two marks: hands set it anew, unless there are two of them or the machine does it") {
+  Project p = project_of(R"(<rect id="thin" x="20" y="20" width="40" height="30"/>)");
+  p = duplicate_piece(std::move(p), 1);
+  p = set_stock(std::move(p), 1, "vinyl");
+  for (auto& sheet : p.sheets) sheet.load = 1;
+  p.sheets[1].area = Box::of(150, 20, 100, 100);
+  for (auto& stock : p.stocks) {
+    if (stock.id == p.pieces[0]->stock) stock.settings[Role::cut].depth = 5;
+    if (stock.id == p.pieces[1]->stock) stock.settings[Role::cut].depth = 4;
+  }
+  REQUIRE(p.pieces[0]->stock != p.pieces[1]->stock);
+  const Plan once = derived(p).plan;
+  REQUIRE(once.passes.size() == 2);
+  REQUIRE(once.pauses.size() == 1);
+  const HolderLoad& holder = once.pauses[0].holders[static_cast<std::size_t>(once.passes[1].holder) - 1];
+  CHECK(holder.put_in.empty());
+  CHECK(holder.depth == once.passes[1].depth);
+  CHECK(once.pauses[0].seconds == Approx(p.machine.set_s));
+  CHECK(handwork_of(once).swaps == 1);
+  Project two = p;
+  for (auto& tool : two.tools) tool.count = 2;
+  const Plan both = derived(two).plan;
+  CHECK(both.pauses.empty());
+  CHECK(both.first_load[0].depth + both.first_load[1].depth == 9);
+  p.machine.sets_depth = true;
+  CHECK(derived(p).plan.pauses.empty());
 }
 
 TEST_CASE("repeats count in length, lifts and time") {

@@ -1,8 +1,10 @@
 // A monkey at the real window: random clicks, drags, keys, shortcuts and typed numbers, the same for the same seed.
 // DOTLANE_MONKEY_SEEDS and DOTLANE_MONKEY_EVENTS say how many are tried, DOTLANE_MONKEY_FIRST from which seed on; one
-// seed of 400 events is part of every run, of 2,000 of the one before a change is taken (.ci/run).
+// seed of 400 events is part of every run, of 2,000 of the one before a change is taken (.ci/run). A seed has
+// DOTLANE_MONKEY_SECONDS, 240 unless said: what it makes can be slow to work out, and how far it gets is said.
 // Each event waits for what the last one began, so that a seed is the same run on every machine; with
 // DOTLANE_MONKEY_HASTY set none waits, and edits meet results that are still under way.
+#include <QElapsedTimer>
 #include <QLineEdit>
 #include <QTimer>
 #include <random>
@@ -84,7 +86,7 @@ class Monkey {
   static constexpr int kMostUndone = 5;
 
   bool large() const {
-    std::size_t points = 0;
+    std::size_t points = o_.session().drawing().segments();
     for (const auto& pass : o_.session().derived().plan.passes) {
       for (const auto& stroke : pass.strokes) points += stroke.course.polyline->points.size();
     }
@@ -162,13 +164,19 @@ void let_loose(const char* name) {
   };
   const int seeds = wanted("DOTLANE_MONKEY_SEEDS", 1), events = wanted("DOTLANE_MONKEY_EVENTS", 400);
   const bool hasty = qEnvironmentVariableIsSet("DOTLANE_MONKEY_HASTY");
-  const int first = wanted("DOTLANE_MONKEY_FIRST", 1);
+  const int first = wanted("DOTLANE_MONKEY_FIRST", 1), seconds = wanted("DOTLANE_MONKEY_SECONDS", 240);
   for (int seed = first; seed < first + seeds; ++seed) {
     INFO(name << ", seed " << seed);
     Opened o(demo(QString::fromLatin1(name)));
     o.put(o.project());  // a copy: the demo stays as it is
     Monkey monkey(o, static_cast<unsigned>(seed));
+    QElapsedTimer clock;
+    clock.start();
     for (int event = 1; event <= events; ++event) {
+      if (clock.elapsed() > seconds * 1000) {
+        WARN(name << ", seed " << seed << ": time was up after " << event - 1 << " of " << events << " events");
+        break;
+      }
       CAPTURE(event);
       monkey.act();
       if (!hasty) o.session().settle();

@@ -75,6 +75,73 @@ TEST_CASE("the order of roles is changed by arrows and comes back by a fix") {
   CHECK(o.project().plan.role_order.back() == Role::cut);
 }
 
+TEST_CASE("a pass says why it comes where it does, stays where it is dragged, and is let go") {
+  Opened o;
+  o.stage(Stage::passes);
+  auto& lanes = o.window.lanes();
+  const auto click = [&](int pass) {
+    QTest::mouseClick(lanes.viewport(), Qt::LeftButton, {}, lanes.blockOf(pass).center().toPoint());
+    o.session().settle();
+  };
+  const auto passes = [&]() -> const std::vector<Pass>& { return o.session().derived().plan.passes; };
+  const int last = static_cast<int>(passes().size());
+  REQUIRE(passes().back().role == Role::cut);
+  click(last);
+  auto* why = o.find<QLabel>("passWhy");
+  CHECK(why->text().contains("score before cut"));
+  CHECK_FALSE(o.find<QPushButton>("passLetGo")->isVisible());
+  // To the front: before all that it is dragged over.
+  const Pass cut = passes().back();
+  drag(lanes.viewport(), lanes.blockOf(last).center().toPoint(),
+       QPoint(static_cast<int>(lanes.blockOf(1).left()) - 4, 60));
+  o.session().settle();
+  CHECK(passes().front().key == cut.key);
+  click(1);
+  CHECK(why->text().contains("put so by hand"));
+  // With another number of repeats it is still there.
+  auto* repeats = named(o, "Repeats of this pass");
+  type(repeats, "3");
+  o.session().settle();
+  CHECK(passes().front().role == Role::cut);
+  CHECK(passes().front().repeats == 3);
+  click(1);
+  o.click("passLetGo");
+  o.session().settle();
+  CHECK(passes().back().role == Role::cut);
+  CHECK(o.project().plan.by_hand.empty());
+}
+
+TEST_CASE("a blade at another mark is set anew in a pause, and the card says so") {
+  Opened o;
+  Project p = o.project();
+  for (auto& stock : p.stocks) {
+    if (stock.id == "cloud-card") stock.settings[Role::cut].depth = 5;
+    if (stock.id == "night-card") stock.settings[Role::cut].depth = 4;
+  }
+  o.put(p);
+  const auto& pauses = o.session().derived().plan.pauses;
+  const auto marks = [&] {
+    return std::count_if(pauses.begin(), pauses.end(), [](const Pause& pause) {
+      return std::any_of(pause.holders.begin(), pause.holders.end(),
+                         [](const HolderLoad& l) { return l.put_in.empty() && l.depth > 0; });
+    });
+  };
+  CHECK(marks() == 1);
+  // The top bar says what an edit saves or costs, until the next one.
+  auto* cost = o.find<QLabel>("editCost");
+  CHECK(cost->text().isEmpty());
+  o.stage(Stage::sheets);
+  o.click("setsDepth");
+  o.session().settle();
+  CHECK(o.project().machine.sets_depth);
+  CHECK(marks() == 0);
+  CHECK(cost->text().startsWith(QChar(0x2212) + QStringLiteral("1\u00a0pause")));
+  CHECK(cost->text().endsWith("15 s"));
+  o.click("setsDepth");
+  o.session().settle();
+  CHECK(cost->text().startsWith("+1"));
+}
+
 TEST_CASE("sheets: size, place, stock and machine are typed") {
   Opened o;
   o.stage(Stage::sheets);

@@ -55,6 +55,15 @@ MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), s
                 10, 2);
   swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,
                 3600);
+  set_ = field(tr("one mark set by hand"), tr("Time to set a blade to another mark by hand"), Kind::plain, tr("s"),
+               &Machine::set_s, 0, 3600);
+  sets_depth_ = new QCheckBox(tr("sets blade depths itself"), this);
+  sets_depth_->setObjectName(QStringLiteral("setsDepth"));
+  sets_depth_->setToolTip(tr("Else a blade at another mark is set by hand, in a pause"));
+  form->addRow(sets_depth_);
+  connect(sets_depth_, &QCheckBox::clicked, this, [this](bool on) {
+    edit(on ? tr("The machine sets depths") : tr("Depths are set by hand"), "", [&](Machine& m) { m.sets_depth = on; });
+  });
   landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"),
                    Kind::length, {}, &Machine::landing_mm, 0, 5, 2);
   connect(lift_, &NumberField::edited, this, [this](double v) {
@@ -95,6 +104,9 @@ void MachineForm::update() {
   lift_->setValue(m.lift_s);
   landing_->setValue(m.landing_mm, project.unit);
   swap_->setValue(m.swap_s);
+  set_->setValue(m.set_s);
+  set_->setEnabled(!m.sets_depth);
+  sets_depth_->setChecked(m.sets_depth);
 }
 
 }  // namespace dotlane

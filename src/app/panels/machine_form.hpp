@@ -1,6 +1,7 @@
 // The machine: its mat, its holders, how fast it is and what it is rated for.
 #pragma once
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QWidget>
 
@@ -20,7 +21,8 @@ class MachineForm : public QWidget {
 
   Session& session_;
   QComboBox *mat_, *holders_;
-  NumberField *border_, *rated_, *force_, *travel_, *accel_, *lift_, *landing_, *swap_;
+  NumberField *border_, *rated_, *force_, *travel_, *accel_, *lift_, *landing_, *swap_, *set_;
+  QCheckBox* sets_depth_;
 };
 
 }  // namespace dotlane

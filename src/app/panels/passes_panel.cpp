@@ -9,6 +9,7 @@
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/layout/lay_edit.hpp"
+#include "core/plan/by_hand.hpp"
 #include "render/role_style.hpp"
 
 namespace dotlane {
@@ -48,6 +49,18 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   form->addRow(now_);
   connect(now_, &QCheckBox::clicked, this, [this](bool on) {
     if (const Pass* p = pass()) session_.commit(set_pass_not_now(session_.project(), p->key, !on), tr("Not this time"));
+  });
+  why_ = make_label({}, "quiet", pass_fields_);
+  why_->setObjectName(QStringLiteral("passWhy"));
+  form->addRow(why_);
+  let_go_ = new QPushButton(tr("Let go of its place"), pass_fields_);
+  let_go_->setObjectName(QStringLiteral("passLetGo"));
+  let_go_->setToolTip(tr("It was put there by hand; the planner may choose again"));
+  set_kind(let_go_, "chip");
+  form->addRow(let_go_);
+  connect(let_go_, &QPushButton::clicked, this, [this] {
+    const Derived& derived = session_.derived();
+    session_.commit(let_pass_go(session_.project(), derived.drawing, derived.plan, pass_), tr("Let go of a pass"));
   });
   column()->addWidget(pass_fields_);
   left_out_ = new QVBoxLayout;
@@ -161,6 +174,9 @@ void PassesPanel::updatePass() {
                                                  "Drag it to another place to change the order."));
     return;
   }
+  why_->setText(reasonsText(*now));
+  why_->setVisible(!why_->text().isEmpty());
+  let_go_->setVisible(put_by_hand(project, session_.derived().drawing, *now));
   QString stock_name;
   for (const auto& sheet : project.sheets) {
     if (sheet.id != now->sheet) continue;
@@ -183,21 +199,54 @@ void PassesPanel::updatePass() {
           .arg(time_text(now->seconds)));
 }
 
+/// Why a pass comes after others and before others, a line each.
+QString PassesPanel::reasonsText(const Pass& now) const {
+  const auto& plan = session_.derived().plan;
+  const auto at = static_cast<std::size_t>(now.index) - 1;
+  const auto because = [&](const Reason& reason) {
+    const Pass& first = plan.passes[reason.first];
+    const Pass& second = plan.passes[reason.second];
+    switch (reason.why) {
+      case Why::role:
+        return tr("%1 before %2").arg(role_name(first.role), role_name(second.role));
+      case Why::ink:
+        return tr("light inks before dark ones");
+      case Why::by_hand:
+        return tr("put so by hand");
+      case Why::mat:
+        return tr("one mat after the other");
+    }
+    return QString();
+  };
+  QStringList lines;
+  for (const auto& reason : plan.reasons) {
+    if (reason.second == at) lines << tr("after pass %1: %2").arg(reason.first + 1).arg(because(reason));
+    if (reason.first == at) lines << tr("before pass %1: %2").arg(reason.second + 1).arg(because(reason));
+  }
+  constexpr qsizetype kMost = 6;
+  if (lines.size() > kMost) {
+    const auto more = lines.size() - kMost + 1;
+    lines = lines.mid(0, kMost - 1);
+    lines << tr("and %1 more").arg(more);
+  }
+  return lines.join(QChar('\n'));
+}
+
 void PassesPanel::updateOrder() {
   const Project& project = session_.project();
-  std::string key = project.plan.pass_order.empty() ? "" : "by-hand";
+  std::string key = project.plan.by_hand.empty() ? "" : "by-hand";
   for (const Role role : project.plan.role_order) key += word(role);
   if (key == order_shown_) return;
   order_shown_ = key;
   clear(order_);
-  if (!project.plan.pass_order.empty()) {
+  if (!project.plan.by_hand.empty()) {
     auto* row = new QHBoxLayout;
     row->addWidget(make_label(tr("The passes were put in order by hand."), "quiet", body()), 1);
     auto* back = new QPushButton(tr("Undo that"), body());
     set_kind(back, "chip");
     connect(back, &QPushButton::clicked, this, [this] {
       Project next = session_.project();
-      next.plan.pass_order.clear();
+      next.plan.by_hand.clear();
       session_.commit(std::move(next), tr("Order the passes by role"));
     });
     row->addWidget(back);
@@ -222,7 +271,7 @@ void PassesPanel::updateOrder() {
       connect(move, &QToolButton::clicked, this, [this, i, by] {
         Project next = session_.project();
         std::swap(next.plan.role_order[i], next.plan.role_order[i + static_cast<std::size_t>(by)]);
-        next.plan.pass_order.clear();
+        next.plan.by_hand.clear();
         session_.commit(std::move(next), tr("Change the order of roles"));
       });
       row->addWidget(move);

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QCheckBox>
+#include <QPushButton>
 
 #include "app/panels/panel.hpp"
 #include "app/session.hpp"
@@ -18,6 +19,7 @@ class PassesPanel : public Panel {
  private:
   void update();
   void updatePass();
+  [[nodiscard]] QString reasonsText(const Pass& now) const;
   void updateLeftOut();
   void updateOrder();
   void editSetting(const QString& label, const std::string& key, const std::function<void(Setting&)>& change);
@@ -30,6 +32,8 @@ class PassesPanel : public Panel {
   NumberField *force_, *speed_, *repeats_, *depth_;
   QCheckBox *mirror_, *now_;
   QVBoxLayout *left_out_, *order_;
+  QLabel* why_;          // the pass comes where it does
+  QPushButton* let_go_;  // of what was wished for it by hand
   std::vector<std::string> left_out_shown_;
   std::string order_shown_;
 };

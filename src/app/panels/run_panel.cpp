@@ -78,23 +78,20 @@ void RunPanel::rebuild() {
   leads_on_->setFocus();
 }
 
-QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads, std::size_t first_pass) const {
+QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads) const {
   const Project& project = session_.project();
-  const Plan& plan = run_.active() ? run_.plan() : session_.derived().plan;
   QStringList out;
   std::set<ToolKind> kinds;
   for (const auto& load : loads) {
-    const Tool* tool = find_tool(project, load.put_in);
+    if (load.put_in.empty() && load.depth == 0) continue;
+    const Tool* tool = find_tool(project, load.holds);
     if (!tool || !kinds.insert(tool->kind).second) continue;
-    double depth = 0;
-    for (std::size_t i = first_pass; i < plan.passes.size(); ++i) {
-      if (plan.passes[i].tool == tool->id) depth = std::max(depth, plan.passes[i].depth);
-    }
     switch (tool->kind) {
       case ToolKind::blade:
-        out << (depth > 0 ? tr("Blade depth: mark %1 on the holder. Make a test cut on a scrap of the same stock.")
-                                .arg(QLocale().toString(depth, 'g', 3))
-                          : tr("Blade depth: set it for this stock. Make a test cut on a scrap."));
+        out << (load.depth > 0 ? tr("Make a test cut at that mark, on a scrap of the same stock.")
+                : project.machine.sets_depth
+                    ? tr("The machine sets the blade's depth. Make a test cut on a scrap of the same stock.")
+                    : tr("Blade depth: set it for this stock. Make a test cut on a scrap."));
         break;
       case ToolKind::pen:
       case ToolKind::pencil:
@@ -131,7 +128,10 @@ void RunPanel::addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<H
     auto* column = new QVBoxLayout;
     column->setSpacing(0);
     QString text;
-    if (load.put_in.empty()) {
+    const QString depth = QLocale().toString(load.depth, 'g', 3);
+    if (load.put_in.empty() && load.depth > 0) {
+      text = tr("keep %1, set it to <b>mark %2</b>").arg(tool_name(project, load.holds), depth);
+    } else if (load.put_in.empty()) {
       text = load.holds.empty() ? tr("stays empty") : tr("keep %1").arg(tool_name(project, load.holds));
     } else if (load.take_out.empty()) {
       text = tr("put in <b>%1</b>").arg(tool_name(project, load.put_in));
@@ -139,6 +139,7 @@ void RunPanel::addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<H
       text =
           tr("take out %1, put in <b>%2</b>").arg(tool_name(project, load.take_out), tool_name(project, load.put_in));
     }
+    if (!load.put_in.empty() && load.depth > 0) text += tr(", set to <b>mark %1</b>").arg(depth);
     column->addWidget(make_label(text, "body", parent));
     if (choose) {
       auto* now = new QComboBox(parent);
@@ -187,7 +188,7 @@ void RunPanel::buildReady() {
   }
   addHolders(box, card, plan.first_load, false);
   contents_->addWidget(card);
-  QStringList checks = thingsToCheck(plan.first_load, 0);
+  QStringList checks = thingsToCheck(plan.first_load);
   if (plan.mirrored) checks << tr("The job is mirrored here. Leave the machine's mirror switch off.");
   addBullets(checks, body(), contents_);
   contents_->addWidget(make_label(tr("Blades and swarf cut skin. Stay with a heated or engraving run. The machine's "
@@ -283,7 +284,7 @@ void RunPanel::buildPause() {
     box->addWidget(make_label(tr("Leave the mat where it is."), "body", card));
   }
   addHolders(box, card, pause->holders, true);
-  const QStringList checks = thingsToCheck(pause->holders, pause->before_pass);
+  const QStringList checks = thingsToCheck(pause->holders);
   if (!checks.isEmpty()) box->addWidget(make_label(tr("Then check"), "name", card));
   addBullets(checks, card, box);
   if (!run_.problem().isEmpty()) box->addWidget(make_label(run_.problem(), "serious", card));

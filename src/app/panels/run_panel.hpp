@@ -23,7 +23,7 @@ class RunPanel : public Panel {
   void buildOver();
   void progress();
   void addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads, bool choose);
-  [[nodiscard]] QStringList thingsToCheck(const std::vector<HolderLoad>& loads, std::size_t first_pass) const;
+  [[nodiscard]] QStringList thingsToCheck(const std::vector<HolderLoad>& loads) const;
   QPushButton* addButton(const QString& text, const char* kind, const char* name, QLayout* row,
                          std::function<void()> run);
   void addBullets(const QStringList& texts, QWidget* parent, QVBoxLayout* box);

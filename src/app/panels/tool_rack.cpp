@@ -89,6 +89,15 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   min_ = number(tr("least force"), "toolMin", tr("gf"), 0, 0, 5000, &Tool::min_force_gf);
   max_ = number(tr("most force"), "toolMax", tr("gf"), 0, 0, 5000, &Tool::max_force_gf);
   thickest_ = number(tr("thickest stock"), "toolThickest", {}, 2, 0, 20, &Tool::thickest_mm);
+  count_ = new NumberField(tr("Tool: how many of it there are"), NumberField::Kind::plain, editor_, tr("of it"), 0);
+  count_->setObjectName(QStringLiteral("toolCount"));
+  count_->setToolTip(tr("Two blades may wait in two holders, each at a mark of its own"));
+  count_->setRange(1, 99);
+  form->addRow(make_label(tr("there are"), "quiet", editor_), count_);
+  connect(count_, &NumberField::edited, this, [this](double v) {
+    edit(tr("Change how many of a tool there are"), "tool-count", [&](Tool& t) { t.count = static_cast<int>(v); });
+  });
+  connect(count_, &NumberField::committed, &session_, &Session::seal);
   ink_ = new QPushButton(tr("Choose…"), editor_);
   ink_->setAccessibleName(tr("Ink colour"));
   set_kind(ink_, "chip");
@@ -195,6 +204,7 @@ void ToolRack::update() {
   min_->setValue(tool->min_force_gf);
   max_->setValue(tool->max_force_gf);
   thickest_->setValue(tool->thickest_mm, session_.project().unit);
+  count_->setValue(tool->count);
   ink_->setIcon(swatch_icon(to_qcolor(tool->ink)));
   for (auto* box : serves_) box->setChecked(serves(*tool, static_cast<Role>(box->property("role").toInt())));
   std::size_t used = 0;

@@ -41,6 +41,7 @@ class Checker {
     for (auto& finding : check_fills(project_, drawing_, plan_)) out_.push_back(std::move(finding));
     for (auto& finding : check_layout(project_, drawing_, layout_)) out_.push_back(std::move(finding));
     order();
+    inks();
     run_of_some();
     turned_over();
     notes();
@@ -316,6 +317,30 @@ class Checker {
     }
   }
 
+  /// A light pen that goes where a dark one has been takes up its ink.
+  void inks() {
+    for (const Pass& dark : plan_.passes) {
+      const Tool* first = find_tool(project_, dark.tool);
+      for (const Pass& light : plan_.passes) {
+        if (light.index < dark.index || light.sheet != dark.sheet || light.load != dark.load) continue;
+        const Tool* second = find_tool(project_, light.tool);
+        if (dark.role != Role::draw || light.role != Role::draw || !first || !second) continue;
+        if (luminance(second->ink) <= luminance(first->ink) + 1e-9) continue;
+        auto& finding = add("light-after-dark", Severity::warning,
+                            {{"light", second->name},
+                             {"dark", first->name},
+                             {"later", 1.0 * light.index},
+                             {"earlier", 1.0 * dark.index}});
+        for (const auto& stroke : light.strokes) {
+          const LineRef ref{stroke.piece, find_drawn(drawing_, stroke.piece)->piece->lines[stroke.line].id};
+          if (finding.lines.empty() || !(finding.lines.back() == ref)) finding.lines.push_back(ref);
+        }
+        finding.fixes.push_back({Fix::Kind::restore_order, {"fix-light-first"}, "", 0, {}});
+        return;
+      }
+    }
+  }
+
   void run_of_some() {
     const Handwork hands = handwork_of(plan_);
     if (hands.returns > 0) add("mat-returns", Severity::warning, {{"mats", 1.0 * hands.returns}});
@@ -450,7 +475,7 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
       return find_room(project, drawing, lay_out(project, drawing), fix.laid);
     case Fix::Kind::restore_order:
       project.plan.role_order = PlanSettings{}.role_order;
-      project.plan.pass_order.clear();
+      project.plan.by_hand.clear();
       return project;
     case Fix::Kind::set_per_inch:
       for (const int id : pieces_of(lines)) project = settle_size(std::move(project), id, fix.number);

@@ -1,4 +1,5 @@
 #include <algorithm>
+#include <map>
 #include <optional>
 #include <set>
 
@@ -12,6 +13,7 @@
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/project/presets.hpp"
+#include "core/text_scan.hpp"
 
 namespace dotlane {
 namespace {
@@ -293,6 +295,7 @@ Tool read_tool(const Json& json, const std::string& where) {
   f.number("min_force_gf", tool.min_force_gf, 0, 10000);
   f.number("max_force_gf", tool.max_force_gf, 0, 10000);
   f.number("thickest_mm", tool.thickest_mm, 0, 100);
+  f.integer("count", tool.count, 1, 99);
   tool.unknown = f.unknown();
   if (const auto known = tool_kind_from(kind)) {
     tool.kind = *known;
@@ -369,10 +372,40 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
   f.number("lift_s", m.lift_s, 0, 60);
   f.number("landing_mm", m.landing_mm, 0, 5);
   f.number("swap_s", m.swap_s, 0, 3600);
+  f.number("set_s", m.set_s, 0, 3600);
+  f.boolean("sets_depth", m.sets_depth);
   m.unknown = f.unknown();
 }
 
-void read_plan(PlanSettings& plan, const Json& json, const std::string& where) {
+/// Keys of passes in the order wished, as files had them before: "load/sheet/role/tool/repeats". The first line of each
+/// stands for its pass, so what comes after another on its mat still does.
+void read_keys_in_order(Project& project, const std::vector<std::string>& keys) {
+  const auto line_of = [&](const std::string& key) -> std::optional<std::pair<int, PassLine>> {
+    const auto words = split(key, '/');
+    if (words.size() < 5) return std::nullopt;
+    const Sheet* sheet = find_sheet(project, static_cast<int>(to_integer(words[1]).value_or(0)));
+    if (!sheet) return std::nullopt;
+    for (const auto& piece : project.pieces) {
+      if (piece->stock != sheet->stock) continue;
+      for (const auto& line : piece->lines) {
+        if (word(line.role) == words[2] && line.tool == words[3])
+          return std::pair(sheet->load, PassLine{piece->id, line.id, sheet->id});
+      }
+    }
+    return std::nullopt;
+  };
+  std::map<int, PassLine> last;  // of each mat
+  for (const auto& key : keys) {
+    const auto line = line_of(key);
+    if (!line) continue;
+    const auto known = last.find(line->first);
+    if (known != last.end()) project.plan.by_hand.push_back({known->second, line->second});
+    last[line->first] = line->second;
+  }
+}
+
+void read_plan(Project& project, const Json& json, const std::string& where) {
+  PlanSettings& plan = project.plan;
   Fields f(json, where);
   if (f.find("role_order")) {
     plan.role_order.clear();
@@ -388,9 +421,25 @@ void read_plan(PlanSettings& plan, const Json& json, const std::string& where) {
       }
     }
   }
+  std::vector<std::string> keys;
   f.list("pass_order", [&](const Json& key, const std::string& at) {
     if (!key.is_string()) throw BadField{at, "a pass key is expected"};
-    plan.pass_order.push_back(key.get<std::string>());
+    keys.push_back(key.get<std::string>());
+  });
+  read_keys_in_order(project, keys);
+  f.list("by_hand", [&](const Json& wish, const std::string& at) {
+    Fields both(wish, at);
+    const auto line = [&](const char* key) {
+      PassLine out;
+      const Json* value = both.find(key);
+      if (!value) throw BadField{at, "\"first\" and \"second\" are expected"};
+      Fields fields(*value, at + "/" + key);
+      fields.integer("piece", out.piece, 0, 1'000'000'000);
+      fields.text("line", out.line);
+      fields.integer("sheet", out.sheet, 0, 1'000'000'000);
+      return out;
+    };
+    plan.by_hand.push_back({line("first"), line("second")});
   });
   f.boolean("mirrored", plan.mirrored);
   f.boolean("by_tool", plan.by_tool);
@@ -442,7 +491,7 @@ Project read_project(const Json& json) {
     p.tools.push_back(std::move(read));
   });
   if (const Json* machine = f.find("machine")) read_machine(p.machine, *machine, "machine");
-  if (const Json* plan = f.find("plan")) read_plan(p.plan, *plan, "plan");
+  if (const Json* plan = f.find("plan")) read_plan(p, *plan, "plan");
   if (const Json* checks = f.find("checks")) {
     Fields c(*checks, "checks");
     c.number("tiny_mm2", p.checks.tiny_mm2, 0, 1e6);

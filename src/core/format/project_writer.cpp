@@ -161,6 +161,7 @@ Json to_value(const Tool& t) {
   j["min_force_gf"] = t.min_force_gf;
   j["max_force_gf"] = t.max_force_gf;
   j["thickest_mm"] = t.thickest_mm;
+  if (t.count != 1) j["count"] = t.count;
   keep(j, t.unknown);
   if (t.kind != ToolKind::other) j["kind"] = word(t.kind);  // else somebody's own word, if there is one
   return j;
@@ -214,6 +215,8 @@ Json to_value(const Machine& m) {
   j["lift_s"] = m.lift_s;
   j["landing_mm"] = m.landing_mm;
   j["swap_s"] = m.swap_s;
+  j["set_s"] = m.set_s;
+  if (m.sets_depth) j["sets_depth"] = true;
   keep(j, m.unknown);
   return j;
 }
@@ -221,7 +224,11 @@ Json to_value(const Machine& m) {
 Json to_value(const PlanSettings& p) {
   Json j;
   j["role_order"] = role_words(p.role_order);
-  j["pass_order"] = list_of(p.pass_order, [](const std::string& key) { return Json(key); });
+  const auto line = [](const PassLine& l) { return Json{{"piece", l.piece}, {"line", l.line}, {"sheet", l.sheet}}; };
+  if (!p.by_hand.empty())
+    j["by_hand"] = list_of(p.by_hand, [&](const HandOrder& wish) {
+      return Json{{"first", line(wish.first)}, {"second", line(wish.second)}};
+    });
   j["mirrored"] = p.mirrored;
   if (p.by_tool) j["by_tool"] = true;
   if (!p.not_now.empty()) j["not_now"] = list_of(p.not_now, [](const std::string& key) { return Json(key); });

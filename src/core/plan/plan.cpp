@@ -5,25 +5,24 @@
 #include <set>
 #include <tuple>
 
-#include "core/plan/loads.hpp"
 #include "core/plan/order.hpp"
 #include "core/plan/run_cost.hpp"
+#include "core/plan/schedule.hpp"
 
 namespace dotlane {
 namespace {
 
-/// What makes lines run in the same pass, in the order passes have before anything else is known.
+/// What makes lines run in the same pass.
 struct Group {
-  int load_rank;  // 0 where mat loads do not come one after the other
-  int role_rank;
-  double ink;  // light inks first: minus the luminance
+  int load, role_rank;
+  double light;  // of the ink that is drawn with
   std::string tool;
-  int load, sheet, repeats;
+  int sheet, repeats;
   bool stroke_by_stroke;
-  auto rank() const { return std::tie(load_rank, role_rank, ink); }
   friend bool operator<(const Group& a, const Group& b) {
-    return std::tie(a.load_rank, a.role_rank, a.ink, a.tool, a.load, a.sheet, a.repeats, a.stroke_by_stroke) <
-           std::tie(b.load_rank, b.role_rank, b.ink, b.tool, b.load, b.sheet, b.repeats, b.stroke_by_stroke);
+    // Light inks first, as a row to begin with.
+    return std::tie(a.load, a.role_rank, b.light, a.tool, a.sheet, a.repeats, a.stroke_by_stroke) <
+           std::tie(b.load, b.role_rank, a.light, b.tool, b.sheet, b.repeats, b.stroke_by_stroke);
   }
 };
 
@@ -41,13 +40,18 @@ struct Batch {
   };
   Coat first, second;
   Group group;
-  int rank = 0;
+  std::vector<std::size_t> wished;  // ends of the wishes by hand: 2 n is the first of wish n, 2 n + 1 its second
 };
 
 std::vector<Batch> collect(const Project& project, const Layout& layout) {
   std::map<Group, Batch> batches;
   const auto& roles = project.plan.role_order;
   const auto& left_out = project.plan.not_now;
+  std::multimap<PassLine, std::size_t> wishes;
+  for (std::size_t n = 0; n < project.plan.by_hand.size(); ++n) {
+    wishes.emplace(project.plan.by_hand[n].first, 2 * n);
+    wishes.emplace(project.plan.by_hand[n].second, 2 * n + 1);
+  }
   for (const auto& placed : layout.sheets) {
     const Stock* stock = find_stock(project, placed.sheet.stock);
     if (!stock) continue;
@@ -64,11 +68,10 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
         const Setting setting = setting_for(*stock, line.role);
         const int repeats = line.repeats > 0 ? line.repeats : setting.repeats;
         const auto role_rank = static_cast<int>(std::find(roles.begin(), roles.end(), line.role) - roles.begin());
-        const Group group{project.plan.by_tool ? 0 : placed.sheet.load,
+        const Group group{placed.sheet.load,
                           role_rank,
-                          line.role == Role::draw ? -luminance(tool->ink) : 0.0,
+                          line.role == Role::draw ? luminance(tool->ink) : 0.0,
                           tool->id,
-                          placed.sheet.load,
                           placed.sheet.id,
                           repeats,
                           line.stroke_by_stroke && repeats > 1};
@@ -92,6 +95,10 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                   p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
         }
         if (std::find(left_out.begin(), left_out.end(), batch.pass.key) != left_out.end()) continue;
+        if (!wishes.empty()) {
+          const auto [from, to] = wishes.equal_range({piece->piece->id, line.id, placed.sheet.id});
+          for (auto wish = from; wish != to; ++wish) batch.wished.push_back(wish->second);
+        }
         const Affine onto_mat = (project.plan.mirrored ? Affine{-1, 0, 0, 1, flip, 0} : Affine{}) * piece->map_of(i);
         for (std::size_t c = 0; c < polylines->size(); ++c) {
           if (!now(c)) continue;
@@ -107,52 +114,65 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
   return out;
 }
 
-/// Ranks that rise wherever the order is fixed; a hand-made order fixes it between all the passes it names.
-void rank(std::vector<Batch>& batches, const std::vector<std::string>& by_hand) {
-  for (std::size_t i = 0; i < batches.size(); ++i) {
-    const bool same = i > 0 && batches[i].group.rank() == batches[i - 1].group.rank();
-    batches[i].rank = i == 0 ? 0 : batches[i - 1].rank + (same ? 0 : 1);
-  }
-  if (by_hand.empty()) return;
-  auto place = [&](const Batch& b) { return std::find(by_hand.begin(), by_hand.end(), b.pass.key) - by_hand.begin(); };
-  // The named passes take, among themselves, the slots they hold together; a pass never leaves its mat load.
-  std::vector<std::size_t> slots;
-  std::vector<Batch> named;
-  for (std::size_t i = 0; i < batches.size(); ++i) {
-    if (place(batches[i]) < static_cast<std::ptrdiff_t>(by_hand.size())) {
-      slots.push_back(i);
-      named.push_back(std::move(batches[i]));
-    }
-  }
-  std::stable_sort(named.begin(), named.end(), [&](const Batch& a, const Batch& b) {
-    return std::pair(a.group.load_rank, place(a)) < std::pair(b.group.load_rank, place(b));
-  });
-  for (std::size_t k = 0; k < slots.size(); ++k) batches[slots[k]] = std::move(named[k]);
-  for (std::size_t i = 0; i < batches.size(); ++i) batches[i].rank = static_cast<int>(i);
-}
-
-/// Between two changes of tools, mat by mat: the one that is in comes first. Passes of a mat keep their order.
-template <class LoadOf>
-void by_mats(std::vector<LoadedPass>& sequence, LoadOf load_of, int load) {
-  for (auto from = sequence.begin(); from != sequence.end();) {
-    const auto to = std::find_if(from + 1, sequence.end(), [](const LoadedPass& p) { return p.pause_before; });
-    const bool pause = from->pause_before;
-    from->pause_before = false;
-    std::stable_sort(from, to, [&](const LoadedPass& a, const LoadedPass& b) {
-      return std::pair(load_of(a) != load, load_of(a)) < std::pair(load_of(b) != load, load_of(b));
-    });
-    from->pause_before = pause;
-    load = load_of(*(to - 1));
-    from = to;
-  }
-}
-
-std::vector<HolderLoad> changes(const std::vector<std::string>& before, const std::vector<std::string>& after) {
+/// What hands do: `before` and `after` are what the holders have.
+std::vector<HolderLoad> changes(const std::vector<Holding>& before, const std::vector<Holding>& after) {
   std::vector<HolderLoad> out;
   for (std::size_t h = 0; h < after.size(); ++h) {
-    HolderLoad load{static_cast<int>(h) + 1, "", "", after[h]};
-    if (before[h] != after[h]) load.take_out = before[h], load.put_in = after[h];
+    HolderLoad load{static_cast<int>(h) + 1, "", "", after[h].tool, 0};
+    if (before[h].tool != after[h].tool) load.take_out = before[h].tool, load.put_in = after[h].tool;
+    if (!(before[h] == after[h])) load.depth = after[h].depth;
     out.push_back(std::move(load));
+  }
+  return out;
+}
+
+double seconds_of(const std::vector<HolderLoad>& loads, const Machine& machine) {
+  double out = 0;
+  for (const auto& load : loads) out += !load.put_in.empty() ? machine.swap_s : load.depth > 0 ? machine.set_s : 0;
+  return out;
+}
+
+/// Where a batch begins and ends when it is run from home.
+std::pair<Vec, Vec> ends_of(const Batch& batch, const Machine& machine) {
+  std::optional<Vec> first;
+  Vec at = home_of(machine);
+  for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
+    for (const auto& stroke : order_strokes(coat->courses, at, batch.pass.role == Role::cut)) {
+      const Stroke run{coat->courses[stroke.course], stroke.reversed, stroke.first_point, 1, 0, 0, 0};
+      if (!first) first = run.start();
+      at = run.end();
+    }
+  }
+  return {first.value_or(at), at};
+}
+
+/// Which passes there are, in numbers, and what speaks for their order.
+ScheduleProblem problem_of(const Project& project, const std::vector<Batch>& batches,
+                           const std::vector<Reason>& reasons) {
+  constexpr std::size_t kMostPoints = 20'000, kMostWays = 100;  // beyond, the ways between passes are not weighed
+  const Machine& machine = project.machine;
+  ScheduleProblem out;
+  out.loaded.resize(static_cast<std::size_t>(machine.holders));
+  out.swap_s = out.mat_s = machine.swap_s, out.set_s = machine.set_s;
+  out.by_tool = project.plan.by_tool;
+  for (const auto& tool : project.tools) out.owned[tool.id] = tool.count;
+  std::size_t points = 0;
+  for (const auto& batch : batches) {
+    out.tasks.push_back({batch.pass.tool, machine.sets_depth ? 0 : batch.pass.depth, batch.pass.load, 0, {}});
+    for (const auto* coat : {&batch.first, &batch.second}) {
+      for (const auto& course : coat->courses) points += course.polyline->points.size();
+    }
+  }
+  for (const auto& reason : reasons) out.before.push_back({reason.first, reason.second});
+  if (points > kMostPoints || batches.size() > kMostWays) return out;
+  const auto travel = travel_limits(machine);
+  std::vector<std::pair<Vec, Vec>> ends;
+  for (const auto& batch : batches) ends.push_back(ends_of(batch, machine));
+  for (std::size_t from = 0; from <= batches.size(); ++from) {
+    out.way.emplace_back();
+    for (const auto& to : ends)
+      out.way.back().push_back(
+          motion_seconds({from < ends.size() ? ends[from].second : home_of(machine), to.first}, travel));
   }
   return out;
 }
@@ -249,6 +269,8 @@ Handwork handwork_of(const Plan& plan) {
   if (!plan.passes.empty()) ++out.mats, seen.insert(plan.passes.front().load);
   for (const auto& pause : plan.pauses) {
     out.tools += put_in(pause.holders);
+    out.swaps += static_cast<int>(std::count_if(pause.holders.begin(), pause.holders.end(),
+                                                [](const HolderLoad& l) { return !l.put_in.empty() || l.depth > 0; }));
     if (!pause.change_mat) continue;
     ++out.mats;
     out.returns += !seen.insert(pause.load).second;
@@ -315,56 +337,54 @@ Plan make_plan(const Project& project, const Layout& layout) {
       batches.push_back(std::move(batch));
     }
   }
-  rank(batches, project.plan.pass_order);
+  std::vector<PassRank> ranks;
+  std::vector<std::pair<std::vector<std::size_t>, std::vector<std::size_t>>> wishes(project.plan.by_hand.size());
+  for (std::size_t i = 0; i < batches.size(); ++i) {
+    const Pass& pass = batches[i].pass;
+    ranks.push_back(
+        {pass.load, pass.sheet, batches[i].group.role_rank, pass.role == Role::draw, batches[i].group.light});
+    for (const auto end : batches[i].wished)
+      (end % 2 == 0 ? wishes[end / 2].first : wishes[end / 2].second).push_back(i);
+  }
+  std::vector<std::pair<std::size_t, std::size_t>> by_hand;
+  for (const auto& [firsts, seconds] : wishes) {
+    for (const auto first : firsts) {
+      for (const auto second : seconds) by_hand.emplace_back(first, second);
+    }
+  }
+  const auto reasons = reasons_of(ranks, by_hand);
+  const Schedule schedule = make_schedule(problem_of(project, batches, reasons));
+  plan.least_pauses = schedule.least_pauses, plan.optimal = schedule.optimal;
 
   Vec head = home_of(project.machine);
-  std::vector<std::string> loaded(static_cast<std::size_t>(project.machine.holders));
+  std::vector<Holding> held(static_cast<std::size_t>(project.machine.holders));
+  std::vector<std::size_t> place(batches.size());
   double clock = 0;
-  int load = 0;  // on the mat now
-  for (std::size_t from = 0; from < batches.size();) {
-    std::size_t to = from;
-    std::vector<LoadItem> items;
-    for (; to < batches.size() && batches[to].group.load_rank == batches[from].group.load_rank; ++to) {
-      items.push_back({batches[to].pass.tool, batches[to].rank});
+  for (const auto& step : schedule.steps) {
+    const auto loads = changes(held, step.holders);
+    if (plan.passes.empty()) plan.first_load = loads;
+    if (step.pause_before) {
+      Pause pause{plan.passes.size(), step.new_mat, batches[step.task].pass.load, loads, clock, 0};
+      pause.seconds = seconds_of(loads, project.machine) + (step.new_mat ? project.machine.swap_s : 0);
+      clock += pause.seconds;
+      plan.pauses.push_back(std::move(pause));
+      if (step.new_mat) plan.reasons.push_back({plan.passes.size() - 1, plan.passes.size(), Why::mat});
     }
-    // Holders change step by step, so the loads of each pause are read off as the passes are laid down.
-    std::vector<std::string> now = loaded;
-    auto sequence = load_holders(items, project.machine.holders, loaded);
-    const auto load_of = [&](const LoadedPass& p) { return batches[from + p.item].pass.load; };
-    by_mats(sequence, load_of, load);
-    for (std::size_t k = 0; k < sequence.size(); ++k) {
-      const bool new_mat = load != 0 && load_of(sequence[k]) != load;
-      load = load_of(sequence[k]);
-      const bool change = k == 0 || sequence[k].pause_before;
-      if (change || new_mat) {
-        const auto before = now;
-        for (std::size_t j = k; change && j < sequence.size() && (j == k || !sequence[j].pause_before); ++j) {
-          now[static_cast<std::size_t>(sequence[j].holder) - 1] = items[sequence[j].item].tool;
-        }
-        const auto loads = changes(before, now);
-        if (plan.passes.empty()) {
-          plan.first_load = loads;
-        } else {
-          const auto swaps =
-              std::count_if(loads.begin(), loads.end(), [](const HolderLoad& l) { return !l.put_in.empty(); });
-          Pause pause{plan.passes.size(), new_mat, load, loads, clock, 0};
-          pause.seconds = project.machine.swap_s * static_cast<double>(swaps + (new_mat ? 1 : 0));
-          clock += pause.seconds;
-          plan.pauses.push_back(std::move(pause));
-        }
-      }
-      Batch& batch = batches[from + sequence[k].item];
-      Pass pass = batch.pass;
-      pass.index = static_cast<int>(plan.passes.size()) + 1;
-      pass.holder = sequence[k].holder;
-      pass.pause_before = sequence[k].pause_before || new_mat;
-      run_through(pass, batch, project.machine, head);
-      pass.start_s = clock;
-      clock += pass.seconds;
-      plan.passes.push_back(std::move(pass));
-    }
-    from = to;
+    held = step.holders;
+    Pass pass = batches[step.task].pass;
+    place[step.task] = plan.passes.size();
+    pass.index = static_cast<int>(plan.passes.size()) + 1;
+    pass.holder = step.holder;
+    pass.pause_before = step.pause_before;
+    run_through(pass, batches[step.task], project.machine, head);
+    pass.start_s = clock;
+    clock += pass.seconds;
+    plan.passes.push_back(std::move(pass));
   }
+  for (const auto& reason : reasons) plan.reasons.push_back({place[reason.first], place[reason.second], reason.why});
+  std::sort(plan.reasons.begin(), plan.reasons.end(), [](const Reason& a, const Reason& b) {
+    return std::tuple(a.second, a.first, a.why) < std::tuple(b.second, b.first, b.why);
+  });
   plan.seconds = clock;
   return plan;
 }

@@ -7,6 +7,7 @@
 #include "core/layout/layout.hpp"
 #include "core/plan/motion.hpp"
 #include "core/plan/order.hpp"
+#include "core/plan/precedence.hpp"
 
 namespace dotlane {
 
@@ -29,8 +30,9 @@ struct Stroke {
 
 /// One tool over one sheet in one role.
 struct Pass {
-  std::string
-      key;  ///< stable name for ordering by hand: "load/sheet/role/tool/repeats", and "/strokes" when stroke by stroke
+  /// A stable name, by which it is left out of a run: "load/sheet/role/tool/repeats", and "/strokes" when stroke by
+  /// stroke.
+  std::string key;
   int index = 1;  ///< 1-based, in running order
   int load = 1;
   int sheet = 1;  ///< sheet id
@@ -59,6 +61,7 @@ struct HolderLoad {
   std::string take_out;  ///< tool id; empty when the holder was empty or keeps its tool
   std::string put_in;    ///< tool id; empty when nothing changes here
   std::string holds;     ///< tool id after the pause; may be empty
+  double depth = 0;      ///< the mark that hands set on it now; 0: none is to be set
 };
 
 /// Hands are needed.
@@ -72,11 +75,14 @@ struct Pause {
 
 struct Plan {
   std::vector<Pass> passes;
-  std::vector<Pass> not_now;  ///< passes left out of the run, with what they are and no strokes, in their order
+  std::vector<Pass> not_now;    ///< passes left out of the run, with what they are and no strokes, in their order
+  std::vector<Reason> reasons;  ///< why passes come after others; indices into passes
   std::vector<HolderLoad> first_load;
   std::vector<Pause> pauses;
   bool mirrored = false;
-  double seconds = 0;  ///< run and pauses, without the first loading
+  double seconds = 0;    ///< run and pauses, without the first loading
+  int least_pauses = 0;  ///< no order that the reasons allow needs fewer
+  bool optimal = true;   ///< nor fewer mats, pauses and swaps together, nor is it quicker with as many
   [[nodiscard]] double running_seconds() const;
 };
 
@@ -86,6 +92,7 @@ struct Handwork {
   int mats = 0;     ///< mats put in, the first one among them
   int returns = 0;  ///< of these, mats that were in before: what they carry may not lie as it did
   int tools = 0;    ///< tools put in, the first loading's among them
+  int swaps = 0;    ///< tools put in and marks set at pauses
 };
 [[nodiscard]] Handwork handwork_of(const Plan& plan);
 
@@ -94,11 +101,13 @@ struct Handwork {
 [[nodiscard]] MotionLimits travel_limits(const Machine& machine);
 [[nodiscard]] MotionLimits pass_limits(const Machine& machine, double speed_mm_s);
 
-/// Plans every line whose role runs and that has a tool, but what is left out of the run. Mat loads come one after the
-/// other, or all of them with the tools that are loaded before these change (`by_tool`); within a load the passes go
-/// by the project's role order, light inks before dark, in the order dragged by hand where there is one, and within
-/// equal rank so that pauses are fewest. Cut passes run inner contours before outer ones. With `mirrored`, each sheet's
-/// strokes are reflected once across the sheet's upright middle line, here and nowhere else.
+/// Plans every line whose role runs and that has a tool, but what is left out of the run. Passes come in the order that
+/// costs least (make_schedule) of those that the reasons allow (reasons_of): first what was put in order by hand, then
+/// roles, then light inks before dark ones on a sheet. Mat loads come one after the other, or come and go with the
+/// tools
+/// (`by_tool`). A blade whose depth is set by hand is another setting at each mark, which only a pause can change. Cut
+/// passes run inner contours before outer ones. With `mirrored`, each sheet's strokes are reflected once across the
+/// sheet's upright middle line, here and nowhere else.
 [[nodiscard]] Plan make_plan(const Project& project, const Layout& layout);
 
 /// What the plan is doing at a moment of its clock.

@@ -38,6 +38,8 @@ class History {
   /// The next commit starts an entry of its own, whatever its key.
   void seal() { entries_[at_].merge_key.clear(); }
 
+  /// How many entries lie before the present one.
+  [[nodiscard]] std::size_t place() const { return at_; }
   [[nodiscard]] bool can_undo() const { return at_ > 0; }
   [[nodiscard]] bool can_redo() const { return at_ + 1 < entries_.size(); }
   [[nodiscard]] const std::string& undo_label() const { return entries_[at_].label; }

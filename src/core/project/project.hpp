@@ -113,6 +113,7 @@ struct Tool {
   Color ink;  ///< the mark it leaves (pens, foil)
   double min_force_gf = 10, max_force_gf = 100;
   double thickest_mm = 0.5;  ///< thickest stock it is meant for
+  int count = 1;             ///< how many of it there are: two blades may wait at two depths
   Unknown unknown;
   friend bool operator==(const Tool&, const Tool&) = default;
 };
@@ -164,20 +165,35 @@ struct Machine {
   double lower_s = 0.08, lift_s = 0.08;
   /// How far off a tool lands after a lift: the standard deviation along x and y. Common practice, no published source.
   double landing_mm = 0.08;
-  double swap_s = 45;  ///< hands on one tool swap
+  double swap_s = 45;       ///< hands on one tool swap
+  double set_s = 15;        ///< hands on a mark set anew, tool left in; common practice, no published source
+  bool sets_depth = false;  ///< the machine sets blade depths itself
   Unknown unknown;
   [[nodiscard]] Box mat_area() const { return {0, 0, mat.width_mm, mat.height_mm}; }
   [[nodiscard]] Box usable_area() const { return mat_area().grown(-border_mm); }
   friend bool operator==(const Machine&, const Machine&) = default;
 };
 
-/// Which lines a pass runs and the order wish of the user, by key (see PassKey in core/plan/plan.hpp).
+/// A line on a sheet: it stands for whatever pass it is run in there, with whichever tool and however often.
+struct PassLine {
+  int piece = 0;
+  std::string line;
+  int sheet = 0;
+  friend auto operator<=>(const PassLine&, const PassLine&) = default;
+};
+/// A wish by hand: the pass of one line before that of another.
+struct HandOrder {
+  PassLine first, second;
+  friend bool operator==(const HandOrder&, const HandOrder&) = default;
+};
+
+/// In which order passes are run, and which of them.
 struct PlanSettings {
   std::vector<Role> role_order{Role::draw, Role::foil, Role::engrave, Role::score, Role::cut};
-  std::vector<std::string> pass_order;  ///< pass keys dragged by hand, in order; empty = as role_order says
-  bool mirrored = false;                ///< the whole job is mirrored, once, when it is planned
-  bool by_tool = false;                 ///< all mats with the tools that are loaded, before these change
-  std::vector<std::string> not_now;     ///< pass keys that are left out of the run
+  std::vector<HandOrder> by_hand;    ///< these come before what role_order says
+  bool mirrored = false;             ///< the whole job is mirrored, once, when it is planned
+  bool by_tool = false;              ///< all mats with the tools that are loaded, before these change
+  std::vector<std::string> not_now;  ///< pass keys that are left out of the run
   Unknown unknown;
   friend bool operator==(const PlanSettings&, const PlanSettings&) = default;
 };
