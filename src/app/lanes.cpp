@@ -6,6 +6,8 @@
 #include <QPainterPath>
 #include <QScrollBar>
 #include <cmath>
+#include <map>
+#include <optional>
 
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -42,18 +44,28 @@ Lanes::Lanes(Session& session, QWidget* parent) : QAbstractScrollArea(parent), s
 }
 
 void Lanes::layOut() {
-  // A lane for every loading of a tool: the same tool in the same holder with no pause between keeps its lane.
+  // A lane for every tool put into a holder, until it is taken out again.
   lane_of_.clear();
   lanes_ = 0;
   const auto& passes = plan().passes;
-  std::size_t since_pause = 0;
+  std::map<int, int> lane_in;  // of what each holder has now
+  std::size_t pause = 0;
   for (std::size_t i = 0; i < passes.size(); ++i) {
-    if (passes[i].pause_before) since_pause = i;
-    int lane = -1;
-    for (std::size_t j = since_pause; j < i; ++j) {
-      if (passes[j].tool == passes[i].tool) lane = lane_of_[j];
+    for (; pause < plan().pauses.size() && plan().pauses[pause].before_pass <= i; ++pause) {
+      for (const auto& load : plan().pauses[pause].holders) {
+        if (!load.put_in.empty()) lane_in.erase(load.holder);
+      }
     }
-    lane_of_.push_back(lane >= 0 ? lane : lanes_++);
+    const auto [lane, fresh] = lane_in.try_emplace(passes[i].holder, lanes_);
+    lanes_ += fresh;
+    lane_of_.push_back(lane->second);
+  }
+  for (const auto& pass : passes) {
+    if (follow_.empty() || pass.key != follow_) continue;
+    follow_.clear();  // hands stay on what they moved
+    current_ = pass.index;
+    emit passPicked(current_);
+    break;
   }
   if (current_ > static_cast<int>(passes.size())) current_ = 0;
   if (time_ > plan().seconds) time_ = -1;
@@ -100,6 +112,33 @@ int Lanes::passAt(QPointF at) const {
     if (label.contains(at)) return i;
   }
   return 0;
+}
+
+std::optional<QRectF> Lanes::roomBeside(std::size_t pass, double width, const std::vector<QRectF>& taken) const {
+  constexpr double kAway = 3;
+  const QRectF block = blockOf(static_cast<int>(pass) + 1);
+  const auto free = [&](const QRectF& place) {
+    if (place.left() < kLeft || place.right() > viewport()->width() - 8) return false;
+    const auto meets = [&](const QRectF& other) { return other.adjusted(-kAway, 0, kAway, 0).intersects(place); };
+    for (const auto& pause : plan().pauses) {
+      const double x = xOf(pause.start_s);
+      if (x > place.left() - kAway && x < place.right() + kAway) return false;
+    }
+    for (std::size_t j = 0; j < lane_of_.size(); ++j) {
+      if (j != pass && lane_of_[j] == lane_of_[pass] && meets(blockOf(static_cast<int>(j) + 1))) return false;
+    }
+    return std::none_of(taken.begin(), taken.end(), meets);
+  };
+  double right = block.right() + kAway;
+  for (const auto& pause : plan().pauses) {  // beyond the line at its end
+    const double x = xOf(pause.start_s);
+    if (std::abs(x - block.right()) < 2 * kAway) right = std::max(right, x + 2 * kAway);
+  }
+  for (const double x : {right, block.left() - width - kAway}) {
+    const QRectF place(x, block.top() + 1, width, 18);
+    if (free(place)) return place;
+  }
+  return std::nullopt;
 }
 
 void Lanes::paintEvent(QPaintEvent*) {
@@ -162,8 +201,12 @@ void Lanes::paintEvent(QPaintEvent*) {
                                     : (s == 0 ? tr("0 min") : QLocale().toString(s / 60, 'f', 0));
     p.drawText(QRectF(x - 30, 16, 60, 16), Qt::AlignCenter, label);
   }
+  QColor span = t.hands;
+  span.setAlphaF(t.dark ? 0.16F : 0.1F);
   for (const auto& pause : plan_now.pauses) {
-    const double x = xOf(pause.start_s + pause.seconds / 2);
+    // From where the head has stopped, as long as hands take.
+    const double x = xOf(pause.start_s);
+    p.fillRect(QRectF(QPointF(x, kTop - 2), QPointF(xOf(pause.start_s + pause.seconds), height - 6)), span);
     QPen dash(t.hands, 1.4, Qt::CustomDashLine);
     dash.setDashPattern({2, 2});
     p.setPen(dash);
@@ -175,6 +218,7 @@ void Lanes::paintEvent(QPaintEvent*) {
   // Lanes scroll below the axis.
   p.save();
   p.setClipRect(QRectF(0, kTop - 6, viewport()->width(), height));
+  std::vector<QRectF> labels;
   for (std::size_t i = 0; i < passes.size(); ++i) {
     const Pass& pass = passes[i];
     const QRectF block = blockOf(static_cast<int>(i) + 1);
@@ -228,32 +272,24 @@ void Lanes::paintEvent(QPaintEvent*) {
     p.setPen(t.ink);
     const QFontMetrics metrics = p.fontMetrics();
     const double inside = block.width() - 14;
-    // Beside a short block: on the side with room for it, up to the next block of the lane.
-    double next = viewport()->width() - 8, before = kLeft;
-    for (std::size_t j = 0; j < passes.size(); ++j) {
-      if (lane_of_[j] != lane_of_[i]) continue;
-      const QRectF other = blockOf(static_cast<int>(j) + 1);
-      if (j > i) next = std::min(next, other.left());
-      if (j < i) before = std::max(before, other.right());
-    }
-    for (const auto& pause : plan_now.pauses) {  // words run over no pause
-      const double x = xOf(pause.start_s + pause.seconds / 2);
-      if (x > block.right()) next = std::min(next, x + 4);
-      if (x < block.left()) before = std::max(before, x - 4);
-    }
     if (metrics.horizontalAdvance(more) < inside || metrics.horizontalAdvance(text) < inside) {
       p.drawText(block.adjusted(8, -1, 0, -2), Qt::AlignVCenter,
                  metrics.horizontalAdvance(more) < inside ? more : text);
-    } else {
-      for (const QString& words : {more, text, role_name(pass.role)}) {
-        const double w = metrics.horizontalAdvance(words) + 8;
-        const bool right = block.right() + w + 6 < next;
-        if (!right && block.left() - w - 6 < before) continue;
-        const QRectF place(right ? block.right() + 3 : block.left() - w - 3, block.top() + 1, w, 18);
-        p.fillRect(place, t.panel);
-        p.drawText(place, Qt::AlignCenter, words);
-        break;
+      continue;
+    }
+    // Beside a short block: where there is room between the blocks of its lane and the lines of pauses.
+    for (const QString& words : {more, text, role_name(pass.role)}) {
+      const auto place = roomBeside(i, metrics.horizontalAdvance(words) + 8, labels);
+      if (!place) continue;
+      labels.push_back(*place);
+      p.fillRect(*place, t.panel);
+      for (const auto& pause : plan_now.pauses) {
+        const QRectF over(QPointF(xOf(pause.start_s), kTop - 2),
+                          QPointF(xOf(pause.start_s + pause.seconds), height - 6));
+        if (over.intersects(*place)) p.fillRect(over.intersected(*place), span);
       }
+      p.drawText(*place, Qt::AlignCenter, words);
+      break;
     }
   }
   p.restore();
@@ -347,6 +383,7 @@ void Lanes::drop(int pass, double x) {
     break;
   }
   const Derived& derived = session_.derived();
+  follow_ = plan().passes[static_cast<std::size_t>(pass) - 1].key;
   session_.commit(put_pass(session_.project(), derived.drawing, derived.plan, pass, before), tr("Reorder passes"));
 }
 
@@ -358,7 +395,6 @@ void Lanes::keyPressEvent(QKeyEvent* event) {
     const int other = current_ + (left ? -1 : 1);
     if (current_ < 1 || other < 1 || other > count) return;
     drop(current_, blockOf(other).center().x() + (left ? -0.5 : 0.5));
-    current_ = other;
   } else if (left || right) {
     const double step = plan().seconds / (event->modifiers() & Qt::ShiftModifier ? 20 : 200);
     setTime(std::clamp(std::max(time_, 0.0) + (left ? -step : step), 0.0, plan().seconds));

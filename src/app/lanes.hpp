@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QAbstractScrollArea>
+#include <optional>
 
 #include "app/session.hpp"
 
@@ -42,11 +43,15 @@ class Lanes : public QAbstractScrollArea {
   [[nodiscard]] double xOf(double seconds) const;
   [[nodiscard]] double secondsAt(double x) const;
   [[nodiscard]] int passAt(QPointF at) const;
+  /// Where words of such a width have room beside a block: over no pause line, block or other words.
+  [[nodiscard]] std::optional<QRectF> roomBeside(std::size_t pass, double width,
+                                                 const std::vector<QRectF>& taken) const;
   void drop(int pass, double x);
 
   Session& session_;
   std::vector<int> lane_of_;  // for each pass
   int lanes_ = 0;
+  std::string follow_;  // key of a pass that was just moved
   int current_ = 0;
   double time_ = -1;
   bool locked_ = false, scrubbing_ = false;

@@ -119,8 +119,8 @@ TEST_CASE("a blade at another mark is set anew in a pause, and the card says so"
     if (stock.id == "night-card") stock.settings[Role::cut].depth = 4;
   }
   o.put(p);
-  const auto& pauses = o.session().derived().plan.pauses;
   const auto marks = [&] {
+    const auto& pauses = o.session().derived().plan.pauses;
     return std::count_if(pauses.begin(), pauses.end(), [](const Pause& pause) {
       return std::any_of(pause.holders.begin(), pause.holders.end(),
                          [](const HolderLoad& l) { return l.put_in.empty() && l.depth > 0; });
