@@ -114,24 +114,59 @@ int Lanes::passAt(QPointF at) const {
   return 0;
 }
 
-std::optional<QRectF> Lanes::roomBeside(std::size_t pass, double width, const std::vector<QRectF>& taken) const {
+std::vector<double> Lanes::pauseLines() const {
+  std::vector<double> out;
+  for (const auto& pause : plan().pauses) out.push_back(xOf(pause.start_s));
+  return out;
+}
+
+std::vector<Lanes::Label> Lanes::labels() const {
+  const auto& passes = plan().passes;
+  const LengthUnit unit = session_.project().unit;
+  const QFontMetrics metrics(ui_font(11.5));
+  std::vector<Label> out;
+  for (std::size_t i = 0; i < passes.size(); ++i) {
+    const Pass& pass = passes[i];
+    const QRectF block = blockOf(static_cast<int>(i) + 1);
+    QString text = QStringLiteral("%1 %2").arg(role_name(pass.role), run_length_text(pass.length_mm, unit));
+    if (pass.repeats > 1) text += QStringLiteral("  ·  ") + tr("%1 repeats").arg(pass.repeats);
+    const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3")
+                                    .arg(time_text(pass.seconds))
+                                    .arg(std::lround(pass.force_gf))
+                                    .arg(speed_text(pass.speed_mm_s, unit));
+    Label label;
+    for (const QString& words : {more, text}) {
+      if (!label.words.isEmpty() || metrics.horizontalAdvance(words) >= block.width() - 14) continue;
+      label = {block.adjusted(8, -1, 0, -2), words, true};
+    }
+    // Beside a short block: where there is room between the blocks of its lane and the lines of pauses.
+    for (const QString& words : {more, text, role_name(pass.role)}) {
+      if (!label.words.isEmpty()) break;
+      if (const auto place = roomBeside(i, metrics.horizontalAdvance(words) + 8, out)) label = {*place, words, false};
+    }
+    out.push_back(std::move(label));
+  }
+  return out;
+}
+
+std::optional<QRectF> Lanes::roomBeside(std::size_t pass, double width, const std::vector<Label>& taken) const {
   constexpr double kAway = 3;
   const QRectF block = blockOf(static_cast<int>(pass) + 1);
+  const auto lines = pauseLines();
   const auto free = [&](const QRectF& place) {
     if (place.left() < kLeft || place.right() > viewport()->width() - 8) return false;
     const auto meets = [&](const QRectF& other) { return other.adjusted(-kAway, 0, kAway, 0).intersects(place); };
-    for (const auto& pause : plan().pauses) {
-      const double x = xOf(pause.start_s);
+    for (const double x : lines) {
       if (x > place.left() - kAway && x < place.right() + kAway) return false;
     }
     for (std::size_t j = 0; j < lane_of_.size(); ++j) {
       if (j != pass && lane_of_[j] == lane_of_[pass] && meets(blockOf(static_cast<int>(j) + 1))) return false;
     }
-    return std::none_of(taken.begin(), taken.end(), meets);
+    return std::none_of(taken.begin(), taken.end(),
+                        [&](const Label& other) { return !other.words.isEmpty() && meets(other.place); });
   };
   double right = block.right() + kAway;
-  for (const auto& pause : plan().pauses) {  // beyond the line at its end
-    const double x = xOf(pause.start_s);
+  for (const double x : lines) {  // beyond the line at its end
     if (std::abs(x - block.right()) < 2 * kAway) right = std::max(right, x + 2 * kAway);
   }
   for (const double x : {right, block.left() - width - kAway}) {
@@ -218,7 +253,6 @@ void Lanes::paintEvent(QPaintEvent*) {
   // Lanes scroll below the axis.
   p.save();
   p.setClipRect(QRectF(0, kTop - 6, viewport()->width(), height));
-  std::vector<QRectF> labels;
   for (std::size_t i = 0; i < passes.size(); ++i) {
     const Pass& pass = passes[i];
     const QRectF block = blockOf(static_cast<int>(i) + 1);
@@ -262,35 +296,19 @@ void Lanes::paintEvent(QPaintEvent*) {
       p.setPen(QPen(t.accent, 1.6));
       p.drawRoundedRect(block.adjusted(-1.5, -1.5, 1.5, 1.5), 5, 5);
     }
-    QString text = QStringLiteral("%1 %2").arg(role_name(pass.role), run_length_text(pass.length_mm, project.unit));
-    if (pass.repeats > 1) text += QStringLiteral("  ·  ") + tr("%1 repeats").arg(pass.repeats);
-    const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3")
-                                    .arg(time_text(pass.seconds))
-                                    .arg(std::lround(pass.force_gf))
-                                    .arg(speed_text(pass.speed_mm_s, project.unit));
-    p.setFont(ui_font(11.5));
-    p.setPen(t.ink);
-    const QFontMetrics metrics = p.fontMetrics();
-    const double inside = block.width() - 14;
-    if (metrics.horizontalAdvance(more) < inside || metrics.horizontalAdvance(text) < inside) {
-      p.drawText(block.adjusted(8, -1, 0, -2), Qt::AlignVCenter,
-                 metrics.horizontalAdvance(more) < inside ? more : text);
-      continue;
-    }
-    // Beside a short block: where there is room between the blocks of its lane and the lines of pauses.
-    for (const QString& words : {more, text, role_name(pass.role)}) {
-      const auto place = roomBeside(i, metrics.horizontalAdvance(words) + 8, labels);
-      if (!place) continue;
-      labels.push_back(*place);
-      p.fillRect(*place, t.panel);
+  }
+  p.setFont(ui_font(11.5));
+  for (const auto& label : labels()) {
+    if (!label.inside) {
+      p.fillRect(label.place, t.panel);
       for (const auto& pause : plan_now.pauses) {
         const QRectF over(QPointF(xOf(pause.start_s), kTop - 2),
                           QPointF(xOf(pause.start_s + pause.seconds), height - 6));
-        if (over.intersects(*place)) p.fillRect(over.intersected(*place), span);
+        if (over.intersects(label.place)) p.fillRect(over.intersected(label.place), span);
       }
-      p.drawText(*place, Qt::AlignCenter, words);
-      break;
     }
+    p.setPen(t.ink);
+    p.drawText(label.place, label.inside ? Qt::AlignVCenter : Qt::AlignCenter, label.words);
   }
   p.restore();
 

@@ -24,6 +24,16 @@ class Lanes : public QAbstractScrollArea {
 
   /// Where a pass is painted, in viewport coordinates; for tests and pictures.
   [[nodiscard]] QRectF blockOf(int pass) const;
+  /// The words on or beside a pass, and where they are.
+  struct Label {
+    QRectF place;
+    QString words;
+    bool inside = false;
+  };
+  /// Of each pass; empty words where there is no room.
+  [[nodiscard]] std::vector<Label> labels() const;
+  /// Where pauses begin, from left to right.
+  [[nodiscard]] std::vector<double> pauseLines() const;
 
  signals:
   void passPicked(int index);
@@ -44,8 +54,7 @@ class Lanes : public QAbstractScrollArea {
   [[nodiscard]] double secondsAt(double x) const;
   [[nodiscard]] int passAt(QPointF at) const;
   /// Where words of such a width have room beside a block: over no pause line, block or other words.
-  [[nodiscard]] std::optional<QRectF> roomBeside(std::size_t pass, double width,
-                                                 const std::vector<QRectF>& taken) const;
+  [[nodiscard]] std::optional<QRectF> roomBeside(std::size_t pass, double width, const std::vector<Label>& taken) const;
   void drop(int pass, double x);
 
   Session& session_;

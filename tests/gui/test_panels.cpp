@@ -2,6 +2,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QTreeView>
+#include <random>
 #include <set>
 
 #include "app/action_finder.hpp"
@@ -109,6 +110,50 @@ TEST_CASE("a pass says why it comes where it does, stays where it is dragged, an
   o.session().settle();
   CHECK(passes().back().role == Role::cut);
   CHECK(o.project().plan.by_hand.empty());
+}
+
+TEST_CASE("in the lanes of 50 plans no words lie on others, on a pass or on the line of a pause") {
+  Opened o;
+  o.stage(Stage::passes);
+  std::mt19937 random(1450);
+  const auto any = [&](int low, int high) {
+    return low + static_cast<int>(random() % static_cast<unsigned>(high - low + 1));
+  };
+  std::vector<Project> demos;
+  for (const char* name : {"lighthouse-card", "fair-stall", "stall-sign", "fair-pennants", "wading-heron"})
+    demos.push_back(*load_project((std::string(DOTLANE_DEMO) + "/" + name + ".dotlane")));
+  std::size_t words = 0, beside = 0;
+  for (int round = 0; round < 50; ++round) {
+    Project p = demos[static_cast<std::size_t>(any(0, 4))];
+    p.machine.holders = any(1, 4);
+    p.machine.swap_s = any(0, 90), p.machine.set_s = any(0, 40);
+    std::shuffle(p.plan.role_order.begin(), p.plan.role_order.end(), random);
+    for (auto& stock : p.stocks) {
+      for (auto& [role, setting] : stock.settings) setting.speed_mm_s = any(10, 120), setting.repeats = any(1, 3);
+    }
+    o.put(p);
+    INFO("round " << round << ": " << p.name);
+    const auto& lanes = o.window.lanes();
+    const auto labels = lanes.labels();
+    const auto& passes = o.session().derived().plan.passes;
+    REQUIRE(labels.size() == passes.size());
+    for (std::size_t i = 0; i < labels.size(); ++i) {
+      const auto& label = labels[i];
+      if (label.words.isEmpty()) continue;
+      ++words, beside += !label.inside;
+      INFO(label.words.toStdString());
+      if (label.inside) continue;
+      CHECK(QFontMetrics(ui_font(11.5)).horizontalAdvance(label.words) <= label.place.width());
+      CHECK(label.place.right() <= lanes.viewport()->width());
+      for (const double x : lanes.pauseLines()) CHECK((x < label.place.left() || x > label.place.right()));
+      for (std::size_t j = 0; j < labels.size(); ++j) {
+        CHECK_FALSE(label.place.intersects(lanes.blockOf(static_cast<int>(j) + 1)));
+        if (j != i && !labels[j].words.isEmpty()) CHECK_FALSE(label.place.intersects(labels[j].place));
+      }
+    }
+  }
+  CHECK(words > 200);
+  CHECK(beside > 50);
 }
 
 TEST_CASE("a blade at another mark is set anew in a pause, and the card says so") {
