@@ -60,12 +60,14 @@ void Lanes::layOut() {
     lanes_ += fresh;
     lane_of_.push_back(lane->second);
   }
-  for (const auto& pass : passes) {
-    if (follow_.empty() || pass.key != follow_) continue;
-    follow_.clear();  // hands stay on what they moved
-    current_ = pass.index;
-    emit passPicked(current_);
-    break;
+  // Hands stay on what they moved.
+  if (!follow_.empty() && session_.derived().project == session_.project()) {
+    const std::string key = std::exchange(follow_, {});
+    const auto moved = std::find_if(passes.begin(), passes.end(), [&](const Pass& pass) { return pass.key == key; });
+    if (moved != passes.end()) {
+      current_ = moved->index;
+      emit passPicked(current_);
+    }
   }
   if (current_ > static_cast<int>(passes.size())) current_ = 0;
   if (time_ > plan().seconds) time_ = -1;

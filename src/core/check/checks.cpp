@@ -335,7 +335,7 @@ class Checker {
           const LineRef ref{stroke.piece, find_drawn(drawing_, stroke.piece)->piece->lines[stroke.line].id};
           if (finding.lines.empty() || !(finding.lines.back() == ref)) finding.lines.push_back(ref);
         }
-        finding.fixes.push_back({Fix::Kind::restore_order, {"fix-light-first"}, "", 0, {}});
+        finding.fixes.push_back({Fix::Kind::forget_order_by_hand, {"fix-light-first"}, "", 0, {}});
         return;
       }
     }
@@ -475,6 +475,9 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
       return find_room(project, drawing, lay_out(project, drawing), fix.laid);
     case Fix::Kind::restore_order:
       project.plan.role_order = PlanSettings{}.role_order;
+      project.plan.by_hand.clear();
+      return project;
+    case Fix::Kind::forget_order_by_hand:
       project.plan.by_hand.clear();
       return project;
     case Fix::Kind::set_per_inch:

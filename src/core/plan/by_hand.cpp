@@ -14,13 +14,17 @@ PassLine line_of(const Drawing& drawing, const Pass& pass, const Stroke& stroke)
 
 std::set<PassLine> lines_of(const Drawing& drawing, const Pass& pass) {
   std::set<PassLine> out;
-  for (const auto& stroke : pass.strokes) out.insert(line_of(drawing, pass, stroke));
+  std::set<std::pair<int, std::size_t>> known;  // thousands of strokes are of a few lines
+  for (const auto& stroke : pass.strokes) {
+    if (known.emplace(stroke.piece, stroke.line).second) out.insert(line_of(drawing, pass, stroke));
+  }
   return out;
 }
 
 }  // namespace
 
 bool put_by_hand(const Project& project, const Drawing& drawing, const Pass& pass) {
+  if (project.plan.by_hand.empty()) return false;
   const auto lines = lines_of(drawing, pass);
   return std::any_of(project.plan.by_hand.begin(), project.plan.by_hand.end(),
                      [&](const HandOrder& wish) { return lines.contains(wish.first) || lines.contains(wish.second); });

@@ -21,7 +21,7 @@ constexpr int kNone = -1;
 struct Held {
   int tool = kNone;
   double depth = 0;
-  friend auto operator<=>(const Held&, const Held&) = default;
+  friend bool operator==(const Held&, const Held&) = default;
 };
 using Holders = std::array<Held, kMostHolders>;
 using Need = Held;  // what a task wants to find in a holder
@@ -471,7 +471,7 @@ class Search {
   [[nodiscard]] Key key_of(const Label& label) const {
     Key key{label.done, {}, shop_.problem.way.empty() ? kNone : label.last, label.mat};
     for (std::size_t h = 0; h < kMostHolders; ++h)
-      key.holders[h] = static_cast<std::int16_t>(label.now[h] * 2 + (label.fresh >> h & 1));
+      key.holders[h] = static_cast<std::int16_t>(label.now[h] * 2 + static_cast<int>(label.fresh >> h & 1));
     for (std::size_t h = 1; h < kMostHolders && !shop_.restricted; ++h) {  // which holder is which does not matter
       for (std::size_t g = h; g > 0 && key.holders[g] < key.holders[g - 1]; --g)
         std::swap(key.holders[g], key.holders[g - 1]);

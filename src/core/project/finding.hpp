@@ -34,6 +34,7 @@ struct Fix {
     confirm_roles,
     use_tool,
     restore_order,
+    forget_order_by_hand,
     set_per_inch,
     add_step,
     change_step,
