@@ -206,3 +206,26 @@ TEST_CASE("an Alt-click drops a contour, and with Shift keeps it alone") {
 }
 
 }  // namespace dotlane::test
+
+TEST_CASE("when a dragged piece is let go its handles are painted at once") {
+  struct Paints : QObject {
+    int n = 0;
+    bool eventFilter(QObject*, QEvent* event) override {
+      n += event->type() == QEvent::Paint;
+      return false;
+    }
+  };
+  dotlane::test::Opened o;
+  o.pick("Cliff");
+  const QPoint from = o.at(o.bounds("Cliff").centre().x, o.bounds("Cliff").centre().y);
+  QTest::mousePress(&o.bench(), Qt::LeftButton, {}, from);
+  for (int i = 1; i <= 6; ++i) QTest::mouseMove(&o.bench(), from + QPoint(4 * i, 2 * i));
+  o.session().settle();
+  QTest::qWait(200);
+  Paints paints;
+  o.bench().installEventFilter(&paints);
+  QTest::mouseRelease(&o.bench(), Qt::LeftButton, {}, from + QPoint(24, 12));
+  QTest::qWait(60);
+  CHECK(paints.n > 0);
+  o.bench().removeEventFilter(&paints);
+}

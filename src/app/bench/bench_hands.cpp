@@ -318,6 +318,7 @@ void Bench::mouseMoveEvent(QMouseEvent* event) {
 void Bench::mouseReleaseEvent(QMouseEvent* event) {
   if (released()) return;
   const Drag drag = std::exchange(drag_, Drag::none);
+  update();  // handles are there again
   if (ghost_.on()) {
     ghost_.end();
     around_.clear();
