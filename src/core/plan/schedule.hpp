@@ -76,8 +76,9 @@ struct Schedule {
 /// The schedule that costs least, pauses before swaps before seconds. At a pause any holders may change.
 /// Method: dynamic programming over sets of tasks done, a label for each way to be there that no other one dominates
 /// (its cost, when what is wet will be dry), a mat at a time; labels that cannot beat a greedy schedule are dropped.
-/// Exact for up to 12 tasks a mat while no more than `labels` of them live at once; beyond that the 300 best are kept,
-/// and more than 64 tasks on a mat are scheduled greedily. `optimal` and `least_pauses` say what is proven.
+/// Exact for up to 12 tasks a mat while no more than `labels` of them live at once and no loading has more than 12
+/// things to choose from; beyond that the 300 best are kept, and more than 64 tasks on a mat are scheduled greedily.
+/// `optimal` and `least_pauses` say what is proven. Without steps where `before` runs in a ring.
 [[nodiscard]] Schedule make_schedule(const ScheduleProblem& problem, std::size_t labels = 50'000);
 
 /// What a sequence costs with the holders loaded as late and as seldom as can be: what an order by hand comes to.
