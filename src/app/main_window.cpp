@@ -397,8 +397,8 @@ void MainWindow::addEditActions() {
     session_.commit(std::move(next), what);
   });
   static constexpr std::pair<Role, int> keys[] = {
-      {Role::cut, Qt::Key_C},     {Role::score, Qt::Key_S}, {Role::draw, Qt::Key_D}, {Role::foil, Qt::Key_F},
-      {Role::engrave, Qt::Key_E}, {Role::print, Qt::Key_P}, {Role::guide, Qt::Key_G}};
+      {Role::cut, Qt::Key_C},     {Role::score, Qt::Key_S},  {Role::draw, Qt::Key_D},  {Role::foil, Qt::Key_F},
+      {Role::engrave, Qt::Key_E}, {Role::emboss, Qt::Key_B}, {Role::print, Qt::Key_P}, {Role::guide, Qt::Key_G}};
   for (QWidget* place : {static_cast<QWidget*>(bench_), static_cast<QWidget*>(ledger_)}) {
     for (const auto& [role, key] : keys) {
       const QString id = (place == bench_ ? QStringLiteral("role-") : QStringLiteral("ledger-role-")) + qs(word(role));

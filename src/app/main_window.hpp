@@ -7,7 +7,7 @@
 #include "app/actions.hpp"
 #include "app/bench/bench.hpp"
 #include "app/copy_actions.hpp"
-#include "app/lanes.hpp"
+#include "app/lanes/lanes.hpp"
 #include "app/ledger/ledger.hpp"
 #include "app/lettering/lettering_actions.hpp"
 #include "app/notice.hpp"

@@ -15,8 +15,10 @@ namespace dotlane {
 namespace {
 
 constexpr int kAutosaveMs = 800;
-constexpr int kTellMs = 100;      // between figures while hands drag
-constexpr int kEditRestMs = 120;  // between edits that replace each other
+constexpr int kQuietMs = 1200;          // without an edit: time to look for better orders of strokes
+constexpr double kWorthSeconds = 0.05;  // what one of them has to save
+constexpr int kTellMs = 100;            // between figures while hands drag
+constexpr int kEditRestMs = 120;        // between edits that replace each other
 
 }  // namespace
 
@@ -24,6 +26,9 @@ Project Session::freshProject() { return new_project(tr("Untitled").toStdString(
 
 Session::Session(QObject* parent) : QObject(parent), history_(freshProject()), saved_(history_.now()) {
   pool_.setMaxThreadCount(2);
+  improve_timer_.setSingleShot(true);
+  improve_timer_.setInterval(kQuietMs);
+  connect(&improve_timer_, &QTimer::timeout, this, &Session::improveAside);
   autosave_timer_.setSingleShot(true);
   autosave_timer_.setInterval(kAutosaveMs);
   connect(&autosave_timer_, &QTimer::timeout, this, &Session::autosaveAside);
@@ -36,6 +41,7 @@ Session::Session(QObject* parent) : QObject(parent), history_(freshProject()), s
 }
 
 Session::~Session() {
+  if (improving_) *improving_ = true;
   pool_.clear();
   pool_.waitForDone();
 }
@@ -296,7 +302,23 @@ std::vector<LineRef> Session::selectedLines() const {
   return out;
 }
 
+void Session::improveAside() {
+  if (deriving_ || derived_->plan.passes.empty() || !(derived_->project == project())) return;
+  if (working_ > 0) return improve_timer_.start();  // later
+  improving_ = std::make_shared<std::atomic<bool>>(false);
+  aside([this, derived = derived_, stop = improving_] {
+    auto better = std::make_shared<const Derived>(with_better_order(*derived, [stop] { return stop->load(); }));
+    return [this, derived, better, stop] {
+      if (stop->load() || derived_ != derived || better->plan.seconds > derived->plan.seconds - kWorthSeconds) return;
+      dropAside(std::exchange(derived_, better));
+      emit derivedChanged();
+    };
+  });
+}
+
 void Session::deriveAside() {
+  improve_timer_.stop();
+  if (improving_) *improving_ = true;
   if (deriving_) {
     derive_again_ = true;
     return;
@@ -337,6 +359,7 @@ void Session::deriveAside() {
           }
           dropAside(std::exchange(derived_, derived));
           emit derivedChanged();
+          improve_timer_.start();
         };
       },
       1, [this] { deriving_ = derive_again_ = false; });

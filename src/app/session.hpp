@@ -4,6 +4,7 @@
 #include <QObject>
 #include <QThreadPool>
 #include <QTimer>
+#include <atomic>
 #include <deque>
 #include <functional>
 #include <memory>
@@ -145,6 +146,8 @@ class Session : public QObject {
   void runEdits();
   void finishEdit();
   void deriveAside();
+  /// Looks for better orders of strokes, while nothing else is to be done.
+  void improveAside();
   /// Takes down how the parts are now, so that they are found again after the next edit.
   void remember(const Project& derived_from, const std::vector<PartRecord>& parts);
   /// Reads and traces a picture aside; what it returns adds it to the project.
@@ -184,6 +187,9 @@ class Session : public QObject {
 
   bool hands_on_ = false;
   QTimer tell_timer_;
+
+  QTimer improve_timer_;
+  std::shared_ptr<std::atomic<bool>> improving_;  ///< set: what looks for better orders has to stop
 
   bool saving_ = false;
   std::deque<std::function<void()>> saves_;

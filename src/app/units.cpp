@@ -125,6 +125,8 @@ QString role_name(Role role) {
       return tr("foil");
     case Role::engrave:
       return tr("engrave");
+    case Role::emboss:
+      return tr("emboss");
     case Role::print:
       return tr("print");
     default:

@@ -7,6 +7,7 @@
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
 #include "cli/measure.hpp"
+#include "cli/order.hpp"
 #include "cli/pack.hpp"
 #include "cli/shape.hpp"
 #include "cli/stencil.hpp"
@@ -52,6 +53,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                the bits that stencils (or all pieces) leave, counted by shape; kept on the shelf if asked
   pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
                                the closed outlines of a drawing onto sheets; each is turned about the origin, then moved
+  order IN.svg [--start 0,0] [--seconds 1] [--seed N]
+                               its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes
   check P                      the findings; exit code 1 when one is an error
   dry-run P [--picture-dir D]  the whole job on the simulated cutter, pauses confirmed as the job wants
@@ -147,7 +150,7 @@ int plan(Options o, bool json) {
   const Input input = load(o.positional("the project"));
   o.finish();
   DrawingCache cache;
-  const Derived derived = derive(input.project, cache);
+  const Derived derived = with_better_order(derive(input.project, cache));
   json ? print_json(plan_report(derived.plan)) : print(plan_text(input.project, derived.plan));
   return 0;
 }
@@ -177,7 +180,7 @@ int dry_run(Options o, bool json) {
   o.finish();
   const auto app = application();
   DrawingCache cache;
-  const Derived derived = derive(input.project, cache);
+  const Derived derived = with_better_order(derive(input.project, cache));
   if (derived.plan.passes.empty()) refuse("nothing to run: no line has a role and a tool");
   auto held = [](const std::vector<HolderLoad>& loads) {
     std::vector<std::string> out;
@@ -217,7 +220,7 @@ int export_command(Options o, bool json) {
   o.finish();
   if (!out) refuse("-o FILE is missing");
   DrawingCache cache;
-  const Derived derived = derive(input.project, cache);
+  const Derived derived = with_better_order(derive(input.project, cache));
   if (selection.pass > static_cast<int>(derived.plan.passes.size())) {
     refuse("there is no pass " + std::to_string(selection.pass) + "; the plan has " +
            std::to_string(derived.plan.passes.size()));
@@ -281,6 +284,7 @@ int run(std::vector<std::string> words) {
   if (command == "measure") return measure_command(std::move(o), json);
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
+  if (command == "order") return order(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);

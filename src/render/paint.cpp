@@ -98,7 +98,6 @@ QPen fill_pen(const QColor& color, double tip_px, bool dense) {
 bool is_filled(const Piece& piece) {
   return std::any_of(piece.lines.begin(), piece.lines.end(), [](const Line& line) { return line.coat > 0; });
 }
-bool leaves_mark(Role role) { return role == Role::draw || role == Role::foil || role == Role::engrave; }
 
 /// A course of the tool; a touch of the tip has one point, or two at one place.
 void draw_course(QPainter& p, const QPolygonF& pixels) {
@@ -268,7 +267,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       const QColor color = line_color(line.role, tool ? tool->ink : line.color, ground);
       QPen pen = role_pen(line.role, color);
       if (dense) pen.setWidth(0);  // one pixel, without joins: many times faster than any other pen
-      const bool strokes = rehearsed && leaves_mark(line.role) && tool != nullptr;
+      const bool strokes = rehearsed && marks(line.role) && tool != nullptr;
       if (strokes) {
         const Stock* stock = find_stock(project, piece.piece->stock);
         pen = fill_pen(mark_color(*tool, line.role, stock), tool->tip_width_mm * view.px_per_mm, dense);
@@ -411,7 +410,7 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
     const Tool* tool = find_tool(project, line.tool);
     QPen pen = role_pen(line.role, line_color(line.role, tool ? tool->ink : line.color, ground));
     pen.setWidthF(std::min(pen.widthF(), 1.3));
-    if (is_filled(*piece.piece) && leaves_mark(line.role) && tool) {
+    if (is_filled(*piece.piece) && marks(line.role) && tool) {
       // Never too faint to be made out at this size.
       pen = fill_pen(mark_color(*tool, line.role, find_stock(project, piece.piece->stock)),
                      std::max(0.3, tool->tip_width_mm * view.px_per_mm), false);

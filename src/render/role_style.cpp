@@ -41,6 +41,11 @@ void paint_role_glyph(QPainter& p, QPointF c, Role role, const QColor& color, do
         p.drawLine(QPointF(c.x() - r, c.y() + r * dy), QPointF(c.x() + r, c.y() + r * dy));
       }
       break;
+    case Role::emboss:  // pressed up from a flat sheet
+      p.drawLine(QPointF(c.x() - r, c.y() + r * 0.6), QPointF(c.x() + r, c.y() + r * 0.6));
+      p.setBrush(color);
+      p.drawChord(QRectF(c.x() - r * 0.66, c.y() - r * 0.66, r * 1.32, r * 1.32), 0, 180 * 16);
+      break;
     case Role::print:
       p.setPen(Qt::NoPen);
       p.setBrush(QColor(color.red(), color.green(), color.blue(), 110));
@@ -79,6 +84,8 @@ QColor role_color(Role role, bool on_dark) {
       return on_dark ? QColor("#E39CBB") : QColor("#A8496F");
     case Role::engrave:
       return on_dark ? QColor("#C3C9B0") : QColor("#565E3A");
+    case Role::emboss:
+      return on_dark ? QColor("#B9AEE0") : QColor("#5A4A8A");
     case Role::print:
       return on_dark ? QColor("#A39D92") : QColor("#8B857B");
     default:
@@ -87,9 +94,10 @@ QColor role_color(Role role, bool on_dark) {
 }
 
 QColor mark_color(const Tool& tool, Role role, const Stock* stock) {
-  if (role != Role::engrave || !stock) return to_qcolor(tool.ink);
+  if ((role != Role::engrave && role != Role::emboss) || !stock) return to_qcolor(tool.ink);
   if (stock->clear) return {250, 252, 252};
   const QColor ground = to_qcolor(stock->color);
+  if (role == Role::emboss) return luminance(stock->color) > 0.25 ? ground.darker(128) : ground.lighter(150);
   return luminance(stock->color) > 0.25 ? ground.darker(190) : ground.lighter(220);
 }
 
@@ -123,6 +131,10 @@ QPen role_pen(Role role, const QColor& color) {
     case Role::engrave:
       pen.setWidthF(1.6);
       pen.setDashPattern({1, 1.6});
+      break;
+    case Role::emboss:
+      pen.setWidthF(2.4);
+      pen.setDashPattern({4, 1.2, 1, 1.2});
       break;
     case Role::print:
       pen.setWidthF(1.0);

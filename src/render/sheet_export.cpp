@@ -126,6 +126,7 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
             0.2 * px_per_mm);
         if (line.role == Role::score) pen.setDashPattern({15, 10});
         if (line.role == Role::engrave) pen.setDashPattern({2, 4});
+        if (line.role == Role::emboss) pen.setDashPattern({12, 4, 2, 4});
         if (line.role == Role::guide) pen.setDashPattern({1, 10});
         pen.setCapStyle(Qt::FlatCap);
         p.setPen(pen);

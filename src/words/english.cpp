@@ -73,8 +73,65 @@ const std::map<std::string_view, const char*> kEnglish{
      "{length|mm1} of cut lines lie on each other; the blade would go there twice and tear the edge. Remove the "
      "double."},
     {"cut-before",
-     "Pass {cut|0} cuts before pass {later|0} ({role|role}), which must land in register; a part cut loose can shift. "
-     "Cut last."},
+     "Pass {cut|0} cuts before pass {later|0} ({role|role}), which goes over {parts|n:part:parts} that it cut loose, "
+     "the "
+     "smallest of {smallest|area0}: they can shift. Cut last, or use a mat that holds more."},
+    {"cut-before/held",
+     "Pass {cut|0} cuts before pass {later|0} ({role|role}), which goes over {parts|n:part:parts} that it cut loose, "
+     "the "
+     "smallest of {smallest|area0}. A tacky mat holds that; see that nothing has moved."},
+    {"cut-on-blank",
+     "{lines|n:line is:lines are} to be cut on {stock}, which nobody cuts. The role was forgotten: engrave instead."},
+    {"ink-not-taken",
+     "{lines|n:line is:lines are} drawn on {stock}, which takes no ink: it smears, or beads. Try the pen by hand "
+     "first; "
+     "what does not write by hand does not write in the machine."},
+    {"force-clamped",
+     "{stock} asks for {wanted|0} gf to {role|role}; {tool} takes {least|0} to {most|0} gf, so it runs at {given|0} "
+     "gf. "
+     "Use another tool, or set the force anew after a test on scrap."},
+    {"holder-refuses", "No holder takes {tool} ({kind}); say so of a holder, or use another tool."},
+    {"repeats-apart",
+     "Pass {pass|0} runs {repeats|0} times, each time from its start: its strokes may land {apart|mm2} apart, with a "
+     "tip "
+     "of {tip|mm2}. Repeat stroke by stroke instead, without lifting."},
+    {"raised-under-bar",
+     "Something on {stock} stands {stands|mm1} above the mat and comes under the bar, which clears {clears|mm1}, by "
+     "{deep|mm0}. Turn the blank, move it, or leave lines out, so that it stays behind the bar; see the machine's "
+     "manual."},
+    {"raised-under-roller",
+     "What stands up by {raised|mm1} lies in the lane of the roller at {lane|mm0}: slide the roller aside."},
+    {"blank-under-roller",
+     "{stock} is {thick|mm1} thick and lies under the roller at {lane|mm0}: slide the roller aside, so that it does "
+     "not "
+     "ride up on the blank."},
+    {"small-lift",
+     "{parts|n:part is:parts are} as small as {smallest|area0}; below {least|area0} a mat of {tack} tack may let go of "
+     "them "
+     "while "
+     "they are cut. Use a mat that holds more, cut slower, or leave little bridges."},
+    {"near-edge",
+     "{lines|n:line is cut:lines are cut} as near as {strip|mm1} to the edge of {stock}: so narrow a strip tears or "
+     "lifts. "
+     "Move it inward."},
+    {"perforation-weak",
+     "{piece}: dashes of {dash|mm1} with gaps of {gap|mm1} leave {left|0} of {grammage|0} g/m² along the fold, which "
+     "tears "
+     "by itself. Shorter dashes hold better."},
+    {"perforation-stiff",
+     "{piece}: dashes of {dash|mm1} with gaps of {gap|mm1} leave {left|0} of {grammage|0} g/m² along the fold, which "
+     "is "
+     "hard to fold by hand. Longer dashes fold more easily."},
+    {"role-not-now", "Lines to {role|role} are left out of this run."},
+    {"waits-for-ink", "The run waits {minutes|1} min for ink to dry before passes that go over it."},
+    {"scribble-first",
+     "{pens|n:pen draws:pens draw} (first: {first}). Scribble each on scrap until it runs evenly, and set its height "
+     "over a "
+     "scrap. Markers for heat transfer stand upright for 20 minutes first."},
+    {"stay-with-it", "Engraving takes {minutes|0} min: stay with it. Wipe swarf off, do not blow it at your face."},
+    {"stay-with-it/heated",
+     "The heated tip works for {minutes|0} min: stay with it, and keep fingers away until it has cooled."},
+    {"stay-awake", "The job takes {hours|1} hours with its pauses: keep the computer from sleeping."},
     {"light-after-dark",
      "{light} draws in pass {later|0}, after {dark} in pass {earlier|0} on the same sheet: its tip would take up the "
      "darker ink. Draw light inks first."},
@@ -328,6 +385,9 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-close-gaps", "Close the gaps"},
     {"fix-remove-doubles", "Remove the doubles"},
     {"fix-cut-last", "Cut last"},
+    {"fix-engrave", "Engrave them"},
+    {"fix-stroke-by-stroke", "Repeat stroke by stroke"},
+    {"fix-dash", "Dashes of {dash|mm1}"},
     {"fix-light-first", "Draw light inks first"},
     {"fix-find-room", "Find room"},
     {"fix-mirror", "Mirror the piece"},

@@ -81,6 +81,9 @@ inline const Finding* finding(const Derived& d, const std::string& code) {
   return nullptr;
 }
 
+/// Whether nothing is said but what is worth knowing.
+inline bool sound(const Derived& d) { return worst(d.findings).value_or(Severity::info) == Severity::info; }
+
 /// Four inks and a cut, as the main job of a card.
 inline Project four_inks() {
   return project_of(R"(<rect id="card" x="20" y="20" width="100" height="70" stroke="#444444"/>

@@ -137,6 +137,15 @@ TEST_CASE("millimetres or inches: the same drawing, plan, job and findings") {
   }
 }
 
+namespace {
+
+/// What a stroke marks, wherever on it the tool begins.
+std::vector<Vec> course_of(const Stroke& stroke) {
+  return transformed(*stroke.course.polyline, stroke.course.map).points;
+}
+
+}  // namespace
+
 TEST_CASE("mirrored twice is as it was, for pieces and for the job") {
   for (const auto& name : kDemos) {
     INFO(name);
@@ -169,8 +178,7 @@ TEST_CASE("mirrored twice is as it was, for pieces and for the job") {
       REQUIRE(sheet);
       for (const auto& stroke : pass.strokes) {
         std::vector<Vec> points;
-        for (const Vec q : stroke.points()) points.push_back({sheet->area.x0 + sheet->area.x1 - q.x, q.y});
-        if (stroke.closed()) points.push_back(points.front());
+        for (const Vec q : course_of(stroke)) points.push_back({sheet->area.x0 + sheet->area.x1 - q.x, q.y});
         // Half a step of the grid more, so that no rounding falls the other way.
         for (Vec& q : points) q = {std::floor(q.x * 10 + 0.5) / 10, std::floor(q.y * 10 + 0.5) / 10};
         there[pass.sheet].insert(upright(on_grid(points)));
@@ -178,8 +186,7 @@ TEST_CASE("mirrored twice is as it was, for pieces and for the job") {
     }
     for (const auto& pass : mirrored.passes) {
       for (const auto& stroke : pass.strokes) {
-        std::vector<Vec> points = stroke.points();
-        if (stroke.closed()) points.push_back(points.front());
+        std::vector<Vec> points = course_of(stroke);
         for (Vec& q : points) q = {std::floor(q.x * 10 + 0.5) / 10, std::floor(q.y * 10 + 0.5) / 10};
         back[pass.sheet].insert(upright(on_grid(points)));
       }

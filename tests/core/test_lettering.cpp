@@ -444,4 +444,12 @@ TEST_CASE("letters as middle lines keep to the middle of their strokes") {
   CHECK(area_of(intersect(band_of, letters)) > 0.9 * area_of(letters));
 }
 
+TEST_CASE("a typeface that reserves its outlines is named where it is used, and no other") {
+  const Derived free = derived(lettered({{"text", std::string("Lantern")}}, false));
+  CHECK(said(free, "outlines-reserved") == 0);
+  const Derived d = derived(
+      lettered({{"text", std::string("H")}, {"font", std::string(DOTLANE_TEST_DATA) + "/fonts/two.ttc#1"}}, false));
+  CHECK(said(d, "outlines-reserved", "Square") == 1);
+}
+
 }  // namespace dotlane::test

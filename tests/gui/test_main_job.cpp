@@ -25,7 +25,7 @@ TEST_CASE("open the demo, assign a role, run through a pause, cancel a second ru
   o.click("role-score");
   CHECK(o.piece("Wave border").lines[1].role == Role::score);
   CHECK(o.session().undoLabel() == "Make it score");
-  CHECK(o.session().derived().findings.empty());
+  CHECK(worst(o.session().derived().findings).value_or(Severity::info) == Severity::info);
 
   // Run: as fast as it goes, every pause confirmed on its card.
   o.click("stage3");

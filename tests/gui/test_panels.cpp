@@ -59,7 +59,7 @@ TEST_CASE("force, speed and repeats belong to the stock and the role") {
 TEST_CASE("the order of roles is changed by arrows and comes back by a fix") {
   Opened o;
   o.stage(Stage::passes);
-  for (int i = 0; i < 4; ++i) {
+  for (int i = 0; i < 5; ++i) {
     QAbstractButton* earlier = nullptr;
     QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
     for (auto* b : o.window.findChildren<QAbstractButton*>()) {

@@ -279,10 +279,10 @@ TEST_CASE("dragging a pass to the front reorders the plan and says at once what 
   o.session().settle();
   CHECK(o.session().derived().plan.passes.front().key == key);
   REQUIRE_FALSE(o.session().derived().findings.empty());
-  CHECK(o.session().derived().findings.front().code == "cut-before");
+  CHECK(o.session().derived().findings.front().code == "cut-before");  // small parts are cut loose first
   o.click("secondLookPill");
   o.click("fix-cut-before");
-  CHECK(o.session().derived().findings.empty());
+  CHECK(worst(o.session().derived().findings).value_or(Severity::info) == Severity::info);
 }
 
 TEST_CASE("scrubbing the lanes shows the head on the bench") {

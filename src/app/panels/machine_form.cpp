@@ -1,12 +1,15 @@
 #include "app/panels/machine_form.hpp"
 
 #include <QFormLayout>
+#include <QLocale>
+#include <QRegularExpression>
 #include <QVBoxLayout>
 
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/project/presets.hpp"
+#include "core/text_scan.hpp"
 
 namespace dotlane {
 
@@ -26,7 +29,15 @@ MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), s
   holders_->setAccessibleName(tr("Holders"));
   holders_->setObjectName(QStringLiteral("holdersBox"));
   holders_->addItems({tr("one holder"), tr("two holders"), tr("three holders"), tr("four holders")});
+  tack_ = new QComboBox(this);
+  tack_->setAccessibleName(tr("How well the mat holds"));
+  tack_->setObjectName(QStringLiteral("matTack"));
+  tack_->addItems({tr("a little"), tr("well"), tr("very well")});
+  connect(tack_, &QComboBox::activated, this, [this](int row) {
+    edit(tr("Change how the mat holds"), "", [&](Machine& m) { m.mat.tack = kTacks[static_cast<std::size_t>(row)]; });
+  });
   form->addRow(make_label(tr("mat"), "quiet", this), mat_);
+  form->addRow(make_label(tr("holds"), "quiet", this), tack_);
   form->addRow(make_label(tr("holders"), "quiet", this), holders_);
   auto field = [&](const QString& label, const QString& name, NumberField::Kind kind, const QString& unit,
                    double Machine::*member, double low, double high, int decimals = -1) {
@@ -51,6 +62,10 @@ MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), s
                   2000, 0);
   accel_ = field(tr("acceleration"), tr("Acceleration of the head"), Kind::length, tr("/s²"), &Machine::accel_mm_s2, 10,
                  50000, 0);
+  jerk_ = field(tr("jerk"), tr("How quickly the acceleration changes; 0 = at once"), Kind::length, tr("/s³"),
+                &Machine::jerk_mm_s3, 0, 1e7, 0);
+  jerk_->setZero(tr("at once"));
+  jerk_->setToolTip(tr("How quickly the acceleration changes; 0 = at once"));
   lift_ = field(tr("lift or lower"), tr("Time to lift or lower the tool"), Kind::plain, tr("s"), &Machine::lift_s, 0,
                 10, 2);
   swap_ = field(tr("one swap by hand"), tr("Time for one tool swap by hand"), Kind::plain, tr("s"), &Machine::swap_s, 0,
@@ -66,12 +81,29 @@ MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), s
   });
   landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"),
                    Kind::length, {}, &Machine::landing_mm, 0, 5, 2);
+  clears_ = field(tr("bar clears"), tr("What passes under the bar, above the mat"), Kind::length, {},
+                  &Machine::bar_clears_mm, 0, 100, 1);
+  reaches_ = field(tr("bar reaches"), tr("How far the bar reaches before and behind the tip"), Kind::length, {},
+                   &Machine::bar_reaches_mm, 0, 200, 0);
+  rollers_ = new QLineEdit(this);
+  rollers_->setObjectName(QStringLiteral("rollers"));
+  rollers_->setAccessibleName(tr("Where the rollers stand, from the left edge of the mat, separated by spaces"));
+  rollers_->setToolTip(rollers_->accessibleName());
+  rollers_->setPlaceholderText(tr("none said"));
+  form->addRow(make_label(tr("rollers at"), "quiet", this), rollers_);
+  connect(rollers_, &QLineEdit::editingFinished, this, &MachineForm::readRollers);
+  roller_ =
+      field(tr("roller width"), tr("How wide a roller is"), Kind::length, {}, &Machine::roller_width_mm, 0, 100, 0);
   connect(lift_, &NumberField::edited, this, [this](double v) {
     edit(tr("Change the machine: %1").arg(tr("lift or lower")), "machine-lift",
          [&](Machine& m) { m.lower_s = m.lift_s = v; });
   });
   connect(mat_, &QComboBox::activated, this, [this](int row) {
-    edit(tr("Change the mat"), "", [&](Machine& m) { m.mat = preset_mats()[static_cast<std::size_t>(row)]; });
+    edit(tr("Change the mat"), "", [&](Machine& m) {
+      const Tack tack = m.mat.tack;
+      m.mat = preset_mats()[static_cast<std::size_t>(row)];
+      m.mat.tack = tack;
+    });
   });
   connect(holders_, &QComboBox::activated, this,
           [this](int row) { edit(tr("Change the holders"), "", [&](Machine& m) { m.holders = row + 1; }); });
@@ -88,6 +120,20 @@ void MachineForm::edit(const QString& label, const std::string& key, const std::
   session_.commit(std::move(next), label, key);
 }
 
+void MachineForm::readRollers() {
+  // Spaces and semicolons between them; a comma belongs to the number.
+  const QString text = rollers_->text();
+  std::vector<double> at;
+  bool good = true;
+  for (const QString& word : text.split(QRegularExpression(QStringLiteral("[\\s;]+")), Qt::SkipEmptyParts)) {
+    const auto mm = parse_length(word, session_.project().unit);
+    good = good && mm && *mm >= 0 && *mm <= 10'000;
+    if (good) at.push_back(*mm);
+  }
+  if (!good || at == session_.project().machine.rollers_mm) return update();  // what was there comes back
+  edit(tr("Say where the rollers stand"), "", [&](Machine& m) { m.rollers_mm = at; });
+}
+
 void MachineForm::update() {
   const Project& project = session_.project();
   const Machine& m = project.machine;
@@ -102,6 +148,18 @@ void MachineForm::update() {
   travel_->setValue(m.travel_mm_s, project.unit);
   accel_->setValue(m.accel_mm_s2, project.unit);
   lift_->setValue(m.lift_s);
+  jerk_->setValue(m.jerk_mm_s3, project.unit);
+  clears_->setValue(m.bar_clears_mm, project.unit);
+  reaches_->setValue(m.bar_reaches_mm, project.unit);
+  roller_->setValue(m.roller_width_mm, project.unit);
+  tack_->setCurrentIndex(static_cast<int>(m.mat.tack));
+  if (!rollers_->hasFocus()) {
+    QStringList places;
+    const bool inches = project.unit == LengthUnit::inch;
+    for (const double mm : m.rollers_mm)
+      places << QLocale().toString(inches ? mm / kMmPerInch : mm, 'f', inches ? 3 : 1) + unit_word(project.unit);
+    rollers_->setText(places.join(QLatin1Char(' ')));
+  }
   landing_->setValue(m.landing_mm, project.unit);
   swap_->setValue(m.swap_s);
   set_->setValue(m.set_s);

@@ -3,6 +3,7 @@
 
 #include <QCheckBox>
 #include <QComboBox>
+#include <QLineEdit>
 #include <QWidget>
 
 #include "app/session.hpp"
@@ -17,11 +18,15 @@ class MachineForm : public QWidget {
 
  private:
   void update();
+  void readRollers();
   void edit(const QString& label, const std::string& key, const std::function<void(Machine&)>& change);
 
   Session& session_;
   QComboBox *mat_, *holders_;
-  NumberField *border_, *rated_, *force_, *travel_, *accel_, *lift_, *landing_, *swap_, *set_;
+  NumberField *border_, *rated_, *force_, *travel_, *accel_, *lift_, *landing_, *swap_, *set_, *jerk_, *clears_,
+      *reaches_, *roller_;
+  QComboBox* tack_;
+  QLineEdit* rollers_;
   QCheckBox* sets_depth_;
 };
 

@@ -4,12 +4,14 @@
 #include <QToolButton>
 #include <algorithm>
 
+#include "app/panels/holders_form.hpp"
 #include "app/panels/tool_rack.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/layout/lay_edit.hpp"
 #include "core/plan/by_hand.hpp"
+#include "core/project/edit.hpp"
 #include "render/role_style.hpp"
 
 namespace dotlane {
@@ -46,12 +48,24 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   now_ = new QCheckBox(tr("run this time"), pass_fields_);
   now_->setObjectName(QStringLiteral("passNow"));
   now_->setToolTip(tr("A pass that is not run stays in the project"));
+  now_->setContentsMargins(0, 4, 0, 0);
+  form->setVerticalSpacing(3);
   form->addRow(now_);
   connect(now_, &QCheckBox::clicked, this, [this](bool on) {
     if (const Pass* p = pass()) session_.commit(set_pass_not_now(session_.project(), p->key, !on), tr("Not this time"));
   });
+  pin_ = new QCheckBox(tr("pinned to its place"), pass_fields_);
+  pin_->setObjectName(QStringLiteral("passPin"));
+  pin_->setToolTip(tr("It keeps its place among the passes of its mat when all is planned again"));
+  form->addRow(pin_);
+  connect(pin_, &QCheckBox::clicked, this, [this](bool on) {
+    const Derived& derived = session_.derived();
+    session_.commit(pin_pass(session_.project(), derived.drawing, derived.plan, pass_, on),
+                    on ? tr("Pin a pass") : tr("Let go of a pinned pass"));
+  });
   why_ = make_label({}, "quiet", pass_fields_);
   why_->setObjectName(QStringLiteral("passWhy"));
+  why_->setContentsMargins(0, 4, 0, 6);
   form->addRow(why_);
   let_go_ = new QPushButton(tr("Let go of its place"), pass_fields_);
   let_go_->setObjectName(QStringLiteral("passLetGo"));
@@ -83,6 +97,8 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   });
   column()->addWidget(make_line(body()));
 
+  column()->addWidget(new HoldersForm(session_, body()));
+  column()->addWidget(make_line(body()));
   column()->addWidget(new ToolRack(session_, body()));
   column()->addStretch();
 
@@ -106,17 +122,12 @@ void PassesPanel::editSetting(const QString& label, const std::string& key,
                               const std::function<void(Setting&)>& change) {
   const Pass* now = pass();
   if (!now) return;
-  Project next = session_.project();
-  for (const auto& sheet : next.sheets) {
-    if (sheet.id != now->sheet) continue;
-    for (auto& stock : next.stocks) {
-      if (stock.id != sheet.stock) continue;
-      Setting setting = setting_for(stock, now->role);
-      change(setting);
-      stock.settings[now->role] = setting;
-    }
-  }
-  session_.commit(std::move(next), label, key);
+  const Sheet* sheet = find_sheet(session_.project(), now->sheet);
+  const Stock* stock = sheet ? find_stock(session_.project(), sheet->stock) : nullptr;
+  if (!stock) return;
+  Setting setting = setting_for(*stock, now->role);
+  change(setting);
+  session_.commit(set_setting(session_.project(), now->sheet, now->role, setting), label, key);
 }
 
 void PassesPanel::update() {
@@ -176,6 +187,7 @@ void PassesPanel::updatePass() {
   }
   why_->setText(reasonsText(*now));
   why_->setVisible(!why_->text().isEmpty());
+  pin_->setChecked(now->pinned);
   let_go_->setVisible(put_by_hand(project, session_.derived().drawing, *now));
   QString stock_name;
   for (const auto& sheet : project.sheets) {
@@ -235,6 +247,7 @@ QString PassesPanel::reasonsText(const Pass& now) const {
 void PassesPanel::updateOrder() {
   const Project& project = session_.project();
   std::string key = project.plan.by_hand.empty() ? "" : "by-hand";
+  for (const Role role : project.plan.roles_not_now) key += "-" + std::string(word(role));
   for (const Role role : project.plan.role_order) key += word(role);
   if (key == order_shown_) return;
   order_shown_ = key;
@@ -242,12 +255,13 @@ void PassesPanel::updateOrder() {
   if (!project.plan.by_hand.empty()) {
     auto* row = new QHBoxLayout;
     row->addWidget(make_label(tr("The passes were put in order by hand."), "quiet", body()), 1);
-    auto* back = new QPushButton(tr("Undo that"), body());
+    auto* back = new QPushButton(tr("Plan again"), body());
+    back->setObjectName(QStringLiteral("planAgain"));
+    back->setToolTip(tr("Forgets the order by hand, but for pinned passes"));
     set_kind(back, "chip");
     connect(back, &QPushButton::clicked, this, [this] {
-      Project next = session_.project();
-      next.plan.by_hand.clear();
-      session_.commit(std::move(next), tr("Order the passes by role"));
+      const Derived& derived = session_.derived();
+      session_.commit(plan_again(session_.project(), derived.drawing, derived.plan), tr("Plan the passes again"));
     });
     row->addWidget(back);
     order_->addLayout(row);
@@ -259,7 +273,17 @@ void PassesPanel::updateOrder() {
     auto* icon = new QLabel(body());
     icon->setPixmap(role_icon(role, role_color(role, theme().dark)).pixmap(16, 16));
     row->addWidget(icon);
-    row->addWidget(make_label(QStringLiteral("%1  %2").arg(i + 1).arg(role_name(role)), "body", body()), 1);
+    auto* run = new QCheckBox(QStringLiteral("%1  %2").arg(i + 1).arg(role_name(role)), body());
+    run->setObjectName(QStringLiteral("roleNow-") + qs(word(role)));
+    run->setToolTip(tr("Run lines of this role this time"));
+    run->setChecked(std::find(project.plan.roles_not_now.begin(), project.plan.roles_not_now.end(), role) ==
+                    project.plan.roles_not_now.end());
+    connect(run, &QCheckBox::clicked, this, [this, role](bool on) {
+      session_.commit(set_role_not_now(session_.project(), role, !on),
+                      on ? tr("Run %1 this time").arg(role_name(role)) : tr("Not this time: %1").arg(role_name(role)));
+    });
+    row->addWidget(run);
+    row->addStretch(1);
     for (const int by : {-1, 1}) {
       auto* move = new QToolButton(body());
       set_kind(move, "flat");
@@ -271,7 +295,7 @@ void PassesPanel::updateOrder() {
       connect(move, &QToolButton::clicked, this, [this, i, by] {
         Project next = session_.project();
         std::swap(next.plan.role_order[i], next.plan.role_order[i + static_cast<std::size_t>(by)]);
-        next.plan.by_hand.clear();
+        next.plan.by_hand.clear(), next.plan.pins.clear();
         session_.commit(std::move(next), tr("Change the order of roles"));
       });
       row->addWidget(move);

@@ -34,6 +34,7 @@ class PassesPanel : public Panel {
   QVBoxLayout *left_out_, *order_;
   QLabel* why_;          // the pass comes where it does
   QPushButton* let_go_;  // of what was wished for it by hand
+  QCheckBox* pin_;
   std::vector<std::string> left_out_shown_;
   std::string order_shown_;
 };

@@ -146,7 +146,7 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
   chips->setHorizontalSpacing(5);
   chips->setVerticalSpacing(5);
   int at = 0;
-  for (const Role role : {Role::cut, Role::score, Role::draw, Role::foil, Role::engrave, Role::print, Role::guide}) {
+  for (const Role role : kRoles) {
     auto* chip = new QPushButton(role_name(role), content_);
     chip->setObjectName(QStringLiteral("role-") + qs(word(role)));
     chip->setAccessibleName(tr("Role: %1").arg(role_name(role)));
@@ -186,6 +186,19 @@ RecipePanel::RecipePanel(Session& session, QWidget* parent) : Panel(tr("Recipe")
     session_.commit(set_stroke_by_stroke(session_.project(), session_.selectedLines(), on),
                     on ? tr("Repeat stroke by stroke") : tr("Repeat pass by pass"));
   });
+  raised_name_ = make_label(tr("stands up by"), "quiet", content_);
+  raised_ = new NumberField(tr("How high what the guide outlines stands up from the sheet; 0 = it does not"),
+                            NumberField::Kind::length, content_);
+  raised_->setObjectName(QStringLiteral("raised"));
+  raised_->setRange(0, 100);
+  raised_->setZero(tr("flat"));
+  raised_->setToolTip(tr("A handle, rim or hook of a blank: it must not come under the bar, nor under a roller"));
+  with->addWidget(raised_name_, 3, 0);
+  with->addWidget(raised_, 3, 1, Qt::AlignLeft);
+  connect(raised_, &NumberField::edited, this, [this](double mm) {
+    session_.commit(set_raised(session_.project(), session_.selectedLines(), mm), tr("Say what stands up"), "raised");
+  });
+  connect(raised_, &NumberField::committed, &session_, &Session::seal);
   with->setColumnStretch(1, 1);
   box->addLayout(with);
   connect(tool_, &QComboBox::activated, this, [this](int row) {
@@ -363,6 +376,7 @@ void RecipePanel::updateLines() {
   std::set<int> repeats;
   int guessed = 0;
   bool by_stroke = false;
+  double raised = 0;
   struct Group {
     std::vector<LineRef> lines;
     Role role = Role::cut;
@@ -387,6 +401,7 @@ void RecipePanel::updateLines() {
       repeats.insert(line.repeats);
       guessed += line.role_guessed;
       by_stroke = by_stroke || line.stroke_by_stroke;
+      raised = std::max(raised, line.raised_mm);
     }
   }
   line_figures_->show(session_.selection().size() == 1 ? session_.selection().front() : LineRef{});
@@ -424,6 +439,9 @@ void RecipePanel::updateLines() {
   if (tool_->count() == 0) tool_->setCurrentIndex(-1);
   repeats_->setValue(repeats.size() == 1 ? *repeats.begin() : 0);
   by_stroke_->setChecked(by_stroke);
+  const bool guides = roles.size() == 1 && role == Role::guide;
+  raised_name_->setVisible(guides), raised_->setVisible(guides);
+  raised_->setValue(raised, project.unit);
   confirm_->setVisible(guessed > 0);
   confirm_->setText(guessed == 1 ? tr("Confirm the guessed role") : tr("Confirm %1 guessed roles").arg(guessed));
 

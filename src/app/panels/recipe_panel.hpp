@@ -54,6 +54,8 @@ class RecipePanel : public Panel {
   QComboBox* tool_;
   NumberField* repeats_;
   QCheckBox* by_stroke_;
+  QLabel* raised_name_;
+  NumberField* raised_;
   QCheckBox* scale_steps_;
   QVBoxLayout* colors_;
   QPushButton* confirm_;

@@ -110,6 +110,10 @@ QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads) const 
       case ToolKind::scoring_tip:
         out << tr("The scoring tip points straight down and does not turn in its holder.");
         break;
+      case ToolKind::embossing_tip:
+      case ToolKind::stippling_point:
+        out << tr("Lay a soft sheet under the card: it is pressed, not cut.");
+        break;
       case ToolKind::other:
         break;
     }
@@ -270,7 +274,7 @@ void RunPanel::buildPause() {
   auto* box = new QVBoxLayout(card);
   box->setContentsMargins(12, 10, 12, 12);
   box->setSpacing(8);
-  box->addWidget(make_label(tr("Hands needed"), "title", card));
+  box->addWidget(make_label(pause->hands() ? tr("Hands needed") : tr("Ink has to dry"), "title", card));
   if (pause->change_mat) {
     QStringList names;
     for (const auto& sheet : session_.project().sheets) {
@@ -287,14 +291,20 @@ void RunPanel::buildPause() {
   const QStringList checks = thingsToCheck(pause->holders);
   if (!checks.isEmpty()) box->addWidget(make_label(tr("Then check"), "name", card));
   addBullets(checks, card, box);
+  if (pause->dries_s > 0)
+    box->addWidget(make_label(tr("Wait %1 until the ink is dry that pass %2 goes over.")
+                                  .arg(time_text(pause->dries_s))
+                                  .arg(pause->before_pass + 1),
+                              "body", card));
   if (!run_.problem().isEmpty()) box->addWidget(make_label(run_.problem(), "serious", card));
   contents_->addWidget(card);
   auto* row = new QHBoxLayout;
-  leads_on_ = addButton(tr("Loaded, go on"), "primary", "confirmLoaded", row, [this] {
-    std::vector<std::string> holders;
-    for (const auto* combo : holder_boxes_) holders.push_back(combo->currentData().toString().toStdString());
-    run_.confirmLoaded(holders);
-  });
+  leads_on_ =
+      addButton(pause->hands() ? tr("Loaded, go on") : tr("Dry, go on"), "primary", "confirmLoaded", row, [this] {
+        std::vector<std::string> holders;
+        for (const auto* combo : holder_boxes_) holders.push_back(combo->currentData().toString().toStdString());
+        run_.confirmLoaded(holders);
+      });
   leads_on_->setFocus();
   addButton(tr("Cancel the run"), "pill", "cancelRun", row, [this] { run_.cancel(); });
   contents_->addLayout(row);

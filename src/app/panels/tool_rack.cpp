@@ -98,6 +98,8 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
     edit(tr("Change how many of a tool there are"), "tool-count", [&](Tool& t) { t.count = static_cast<int>(v); });
   });
   connect(count_, &NumberField::committed, &session_, &Session::seal);
+  dry_ = number(tr("dries in"), "toolDry", tr("s"), 0, 0, 86'400, &Tool::dry_s);
+  dry_->setToolTip(tr("How long its ink is wet: no pass goes over it before. 0: at once"));
   ink_ = new QPushButton(tr("Choose…"), editor_);
   ink_->setAccessibleName(tr("Ink colour"));
   set_kind(ink_, "chip");
@@ -111,7 +113,7 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   });
   auto* roles = new QGridLayout;
   int at = 0;
-  for (const Role role : {Role::cut, Role::score, Role::draw, Role::foil, Role::engrave}) {
+  for (const Role role : {Role::cut, Role::score, Role::draw, Role::foil, Role::engrave, Role::emboss}) {
     auto* box = new QCheckBox(role_name(role), editor_);
     box->setObjectName(QStringLiteral("toolServes-") + qs(word(role)));
     box->setProperty("role", static_cast<int>(role));
@@ -205,6 +207,7 @@ void ToolRack::update() {
   max_->setValue(tool->max_force_gf);
   thickest_->setValue(tool->thickest_mm, session_.project().unit);
   count_->setValue(tool->count);
+  dry_->setValue(tool->dry_s);
   ink_->setIcon(swatch_icon(to_qcolor(tool->ink)));
   for (auto* box : serves_) box->setChecked(serves(*tool, static_cast<Role>(box->property("role").toInt())));
   std::size_t used = 0;

@@ -32,7 +32,7 @@ class ToolRack : public QWidget {
   QWidget* editor_;
   QLineEdit* name_;
   QComboBox* kind_;
-  NumberField *tip_, *min_, *max_, *thickest_, *count_;
+  NumberField *tip_, *min_, *max_, *thickest_, *count_, *dry_;
   QPushButton *ink_, *remove_;
   std::vector<QCheckBox*> serves_;
 };

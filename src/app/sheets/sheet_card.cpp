@@ -88,6 +88,20 @@ SheetCard::SheetCard(Session& session, SheetDesk& desk, QWidget* parent)
   connect(clear_, &QCheckBox::clicked, this, [this](bool on) {
     editStock(on ? tr("Make the stock clear") : tr("Make the stock opaque"), "", [&](Stock& x) { x.clear = on; });
   });
+  ink_ = new QCheckBox(tr("takes ink"), this);
+  ink_->setToolTip(tr("Else what is drawn on it smears, or beads"));
+  ink_->setObjectName(QStringLiteral("stockInk"));
+  box->addWidget(ink_);
+  connect(ink_, &QCheckBox::clicked, this, [this](bool on) {
+    editStock(on ? tr("The stock takes ink") : tr("The stock takes no ink"), "", [&](Stock& x) { x.takes_ink = on; });
+  });
+  blank_ = new QCheckBox(tr("a blank, never cut"), this);
+  blank_->setToolTip(tr("Metal or acrylic: a line left to be cut on it was forgotten"));
+  blank_->setObjectName(QStringLiteral("stockBlank"));
+  box->addWidget(blank_);
+  connect(blank_, &QCheckBox::clicked, this, [this](bool on) {
+    editStock(on ? tr("The stock is never cut") : tr("The stock may be cut"), "", [&](Stock& x) { x.never_cut = on; });
+  });
   now_ = new QCheckBox(tr("run this time"), this);
   now_->setObjectName(QStringLiteral("sheetNow"));
   now_->setToolTip(tr("What is not run stays where it is"));
@@ -195,6 +209,8 @@ void SheetCard::update() {
   shrinks_->setValue(stock->shrinks_percent);
   grain_->setCurrentIndex(static_cast<int>(stock->grain));
   clear_->setChecked(stock->clear);
+  ink_->setChecked(stock->takes_ink);
+  blank_->setChecked(stock->never_cut);
 }
 
 }  // namespace dotlane

@@ -6,8 +6,10 @@
 
 #include "core/check/doubled.hpp"
 #include "core/check/fill_checks.hpp"
+#include "core/check/finding_list.hpp"
 #include "core/check/layout_checks.hpp"
 #include "core/check/lettering_checks.hpp"
+#include "core/check/run_checks.hpp"
 #include "core/check/shape_checks.hpp"
 #include "core/check/stencil_checks.hpp"
 #include "core/layout/nest.hpp"
@@ -24,7 +26,7 @@ constexpr double kClosable = 2.0;
 
 double counted(const std::vector<LineRef>& lines) { return static_cast<double>(lines.size()); }
 
-class Checker {
+class Checker : FindingList {
  public:
   Checker(const Project& p, const Drawing& d, const Layout& l, const Plan& n)
       : project_(p), drawing_(d), layout_(l), plan_(n) {}
@@ -40,9 +42,7 @@ class Checker {
     for (auto& finding : check_stencils(project_, drawing_)) out_.push_back(std::move(finding));
     for (auto& finding : check_fills(project_, drawing_, plan_)) out_.push_back(std::move(finding));
     for (auto& finding : check_layout(project_, drawing_, layout_)) out_.push_back(std::move(finding));
-    order();
-    inks();
-    run_of_some();
+    for (auto& finding : check_run(project_, drawing_, layout_, plan_)) out_.push_back(std::move(finding));
     turned_over();
     notes();
     guesses();
@@ -56,13 +56,6 @@ class Checker {
   const Drawing& drawing_;
   const Layout& layout_;
   const Plan& plan_;
-  std::vector<Finding> out_;
-
-  Finding& add(std::string code, Severity severity, Figures figures, std::vector<LineRef> lines = {},
-               std::string form = {}) {
-    return out_.emplace_back(
-        Finding{std::move(code), severity, std::move(figures), std::move(lines), {}, std::move(form)});
-  }
 
   template <class Visit>
   void each_line(Visit visit) const {
@@ -297,68 +290,6 @@ class Checker {
     }
   }
 
-  void order() {
-    for (std::size_t i = 0; i < plan_.passes.size(); ++i) {
-      const Pass& cut = plan_.passes[i];
-      if (cut.role != Role::cut) continue;
-      for (std::size_t j = i + 1; j < plan_.passes.size(); ++j) {
-        const Pass& later = plan_.passes[j];
-        if (later.sheet != cut.sheet || later.load != cut.load || later.role == Role::cut) continue;
-        auto& finding =
-            add("cut-before", Severity::warning,
-                {{"cut", 1.0 * cut.index}, {"later", 1.0 * later.index}, {"role", std::string(word(later.role))}});
-        for (const auto& stroke : cut.strokes) {
-          const LineRef ref{stroke.piece, find_drawn(drawing_, stroke.piece)->piece->lines[stroke.line].id};
-          if (finding.lines.empty() || !(finding.lines.back() == ref)) finding.lines.push_back(ref);
-        }
-        finding.fixes.push_back({Fix::Kind::restore_order, {"fix-cut-last"}, "", 0, {}});
-        return;
-      }
-    }
-  }
-
-  /// A light pen that goes where a dark one has been takes up its ink.
-  void inks() {
-    for (const Pass& dark : plan_.passes) {
-      const Tool* first = find_tool(project_, dark.tool);
-      for (const Pass& light : plan_.passes) {
-        if (light.index < dark.index || light.sheet != dark.sheet || light.load != dark.load) continue;
-        const Tool* second = find_tool(project_, light.tool);
-        if (dark.role != Role::draw || light.role != Role::draw || !first || !second) continue;
-        if (luminance(second->ink) <= luminance(first->ink) + 1e-9) continue;
-        auto& finding = add("light-after-dark", Severity::warning,
-                            {{"light", second->name},
-                             {"dark", first->name},
-                             {"later", 1.0 * light.index},
-                             {"earlier", 1.0 * dark.index}});
-        for (const auto& stroke : light.strokes) {
-          const LineRef ref{stroke.piece, find_drawn(drawing_, stroke.piece)->piece->lines[stroke.line].id};
-          if (finding.lines.empty() || !(finding.lines.back() == ref)) finding.lines.push_back(ref);
-        }
-        finding.fixes.push_back({Fix::Kind::forget_order_by_hand, {"fix-light-first"}, "", 0, {}});
-        return;
-      }
-    }
-  }
-
-  void run_of_some() {
-    const Handwork hands = handwork_of(plan_);
-    if (hands.returns > 0) add("mat-returns", Severity::warning, {{"mats", 1.0 * hands.returns}});
-    const auto parts =
-        std::count_if(layout_.laid.begin(), layout_.laid.end(), [](const LaidPart& laid) { return laid.not_now; });
-    const auto count = [this](bool (*which)(const Piece&)) {
-      return static_cast<double>(std::count_if(project_.pieces.begin(), project_.pieces.end(),
-                                               [which](const auto& piece) { return !piece->helper && which(*piece); }));
-    };
-    if (parts > 0 || !plan_.not_now.empty())
-      add("not-now", Severity::info,
-          {{"parts", static_cast<double>(parts)}, {"passes", static_cast<double>(plan_.not_now.size())}});
-    if (const double pieces = count([](const Piece& p) { return p.not_now; }); pieces > 0)
-      add("pieces-not-now", Severity::info, {{"pieces", pieces}});
-    if (const double hidden = count([](const Piece& p) { return p.hidden && !p.not_now; }); hidden > 0)
-      add("hidden-runs", Severity::info, {{"pieces", hidden}});
-  }
-
   /// What is engraved on the back of a clear blank reads through it when it is mirrored exactly once; what is fused is
   /// the right way round when its web was.
   void turned_over() {
@@ -497,6 +428,11 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
         }
       }
       return project;
+    case Fix::Kind::set_role:
+      if (const auto role = role_from(fix.tool)) project = assign_role(std::move(project), lines, *role);
+      return project;
+    case Fix::Kind::stroke_by_stroke:
+      return set_stroke_by_stroke(std::move(project), lines, true);
     case Fix::Kind::use_tool: {
       std::map<Role, std::vector<LineRef>> by_role;
       for (const auto& ref : lines) {

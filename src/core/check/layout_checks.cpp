@@ -6,6 +6,7 @@
 #include <numbers>
 #include <set>
 
+#include "core/check/finding_list.hpp"
 #include "core/geometry/failure.hpp"
 #include "core/layout/room.hpp"
 #include "core/project/kinds.hpp"
@@ -20,7 +21,7 @@ constexpr double kTurnedDeg = 0.5;       // less is along the grain
 constexpr double kTornMm = 0.02;         // how far apart the maps of parts that lie as one may put a point
 constexpr std::size_t kMostClashes = 8;  // of a sheet, told one by one
 
-class LayoutChecker {
+class LayoutChecker : FindingList {
  public:
   LayoutChecker(const Project& project, const Drawing& drawing, const Layout& layout)
       : project_(project), drawing_(drawing), layout_(layout) {}
@@ -53,11 +54,6 @@ class LayoutChecker {
   std::string stock_name(const std::string& id) const {
     const Stock* stock = find_stock(project_, id);
     return stock ? stock->name : id;
-  }
-  Finding& add(std::string code, Severity severity, Figures figures, std::vector<LineRef> lines = {},
-               std::string form = {}) {
-    return out_.emplace_back(
-        Finding{std::move(code), severity, std::move(figures), std::move(lines), {}, std::move(form)});
   }
   static void offer_room(Finding& finding, std::vector<std::size_t> laid) {
     Fix fix{Fix::Kind::find_room, {"fix-find-room"}, "", 0, {}};
@@ -301,7 +297,6 @@ class LayoutChecker {
   const Project& project_;
   const Drawing& drawing_;
   const Layout& layout_;
-  std::vector<Finding> out_;
 };
 
 }  // namespace

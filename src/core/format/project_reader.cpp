@@ -7,6 +7,7 @@
 #include "core/format/laying_json.hpp"
 #include "core/format/picture_text.hpp"
 #include "core/format/project_json.hpp"
+#include "core/format/workshop_reader.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/geometry/path_data.hpp"
 #include "core/project/bounds.hpp"
@@ -17,12 +18,6 @@
 
 namespace dotlane {
 namespace {
-
-Role read_role(const Json& json, const std::string& where) {
-  const auto role = json.is_string() ? role_from(json.get<std::string>()) : std::nullopt;
-  if (!role) throw BadField{where, "a role is expected (cut, score, draw, foil, engrave, print or guide)"};
-  return *role;
-}
 
 Finding read_note(const Json& json, const std::string& where, int piece) {
   Fields f(json, where);
@@ -67,6 +62,7 @@ Line read_line(const Json& json, const std::string& where) {
   f.integer("repeats", line.repeats, 0, 99);
   f.boolean("stroke_by_stroke", line.stroke_by_stroke);
   f.integer("coat", line.coat, 0, 2);
+  f.number("raised_mm", line.raised_mm, 0, 100);
   std::string data, rule;
   f.text("d", data);
   auto path = parse_path_data(data);
@@ -252,6 +248,7 @@ Piece read_piece(const Json& json, const std::string& where) {
       d.text("tool", out.tool);
       d.integer("repeats", out.repeats, 0, 99);
       d.boolean("stroke_by_stroke", out.stroke_by_stroke);
+      d.number("raised_mm", out.raised_mm, 0, 100);
       out.unknown = d.unknown();
     }
   }
@@ -277,104 +274,6 @@ Piece read_piece(const Json& json, const std::string& where) {
   }
   piece.unknown = f.unknown();
   return piece;
-}
-
-Tool read_tool(const Json& json, const std::string& where) {
-  Fields f(json, where);
-  Tool tool;
-  f.text("id", tool.id);
-  const bool slug = std::all_of(tool.id.begin(), tool.id.end(),
-                                [](char c) { return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-'; });
-  if (tool.id.empty() || !slug) f.bad("id", "lower-case letters, digits and dashes are expected");
-  f.text("name", tool.name);
-  std::string kind;
-  f.text("kind", kind);
-  f.list("serves", [&](const Json& role, const std::string& at) { tool.serves.push_back(read_role(role, at)); });
-  f.number("tip_width_mm", tool.tip_width_mm, 0.001, 100);
-  f.color("ink", tool.ink);
-  f.number("min_force_gf", tool.min_force_gf, 0, 10000);
-  f.number("max_force_gf", tool.max_force_gf, 0, 10000);
-  f.number("thickest_mm", tool.thickest_mm, 0, 100);
-  f.integer("count", tool.count, 1, 99);
-  tool.unknown = f.unknown();
-  if (const auto known = tool_kind_from(kind)) {
-    tool.kind = *known;
-  } else if (!kind.empty()) {  // somebody's own word is kept
-    Json rest = tool.unknown.empty() ? Json::object() : Json::parse(tool.unknown);
-    rest["kind"] = kind;
-    tool.unknown = rest.dump();
-  }
-  return tool;
-}
-
-/// The one of these whose word the file says; unknown words are errors.
-template <class Options, class T>
-void read_word(Fields& f, const char* key, const Options& options, T& out) {
-  std::string said{word(out)};
-  f.text(key, said);
-  for (const T option : options) {
-    if (said == word(option)) return void(out = option);
-  }
-  std::string all;
-  for (const T option : options) all += (all.empty() ? "" : ", ") + std::string(word(option));
-  f.bad(key, "one of these is expected: " + all);
-}
-
-Stock read_stock(const Json& json, const std::string& where) {
-  Fields f(json, where);
-  Stock stock;
-  f.text("id", stock.id);
-  f.text("name", stock.name);
-  f.color("color", stock.color);
-  f.number("thickness_mm", stock.thickness_mm, 0, 100);
-  f.number("grammage_gsm", stock.grammage_gsm, 0, 10000);
-  f.number("shrinks_percent", stock.shrinks_percent, 0, 50);
-  f.boolean("clear", stock.clear);
-  if (const Json* settings = f.find("settings")) {
-    const std::string at = f.name_of("settings");
-    if (!settings->is_object()) throw BadField{at, "an object is expected"};
-    for (const auto& [key, value] : settings->items()) {
-      const Role role = read_role(key, at);
-      Setting setting = setting_for(stock, role);
-      Fields s(value, at + "." + key);
-      s.number("force_gf", setting.force_gf, 0, 10000);
-      s.number("speed_mm_s", setting.speed_mm_s, 0.1, 5000);
-      s.number("depth", setting.depth, 0, 100);
-      s.integer("repeats", setting.repeats, 1, 99);
-      setting.unknown = s.unknown();
-      stock.settings[role] = setting;
-    }
-  }
-  read_word(f, "laid_out", kLaidOut, stock.laid_out);
-  read_word(f, "grain", kGrains, stock.grain);
-  stock.unknown = f.unknown();
-  return stock;
-}
-
-void read_machine(Machine& m, const Json& json, const std::string& where) {
-  Fields f(json, where);
-  f.text("name", m.name);
-  if (const Json* mat = f.find("mat")) {
-    Fields g(*mat, where + ".mat");
-    g.text("name", m.mat.name);
-    g.number("width_mm", m.mat.width_mm, 10, 10000);
-    g.number("height_mm", m.mat.height_mm, 10, 10000);
-    m.mat.unknown = g.unknown();
-  }
-  f.number("border_mm", m.border_mm, 0, 1000);
-  f.integer("holders", m.holders, 1, 4);
-  f.number("rated_thickness_mm", m.rated_thickness_mm, 0, 100);
-  f.number("max_force_gf", m.max_force_gf, 1, 10000);
-  f.number("travel_mm_s", m.travel_mm_s, 0.1, 5000);
-  f.number("accel_mm_s2", m.accel_mm_s2, 1, 100000);
-  f.number("corner_mm", m.junction_deviation_mm, 0.0001, 10);
-  f.number("lower_s", m.lower_s, 0, 60);
-  f.number("lift_s", m.lift_s, 0, 60);
-  f.number("landing_mm", m.landing_mm, 0, 5);
-  f.number("swap_s", m.swap_s, 0, 3600);
-  f.number("set_s", m.set_s, 0, 3600);
-  f.boolean("sets_depth", m.sets_depth);
-  m.unknown = f.unknown();
 }
 
 /// Keys of passes in the order wished, as files had them before: "load/sheet/role/tool/repeats". The first line of each
@@ -415,10 +314,13 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
         plan.role_order.push_back(r);
       }
     });
-    for (const Role r : PlanSettings{}.role_order) {
-      if (std::find(plan.role_order.begin(), plan.role_order.end(), r) == plan.role_order.end()) {
-        plan.role_order.push_back(r);
-      }
+    // A role that the file does not know comes before those that it is run before by itself.
+    const auto standard = PlanSettings{}.role_order;
+    for (std::size_t k = standard.size(); k-- > 0;) {
+      auto& order = plan.role_order;
+      if (std::find(order.begin(), order.end(), standard[k]) != order.end()) continue;
+      order.insert(k + 1 < standard.size() ? std::find(order.begin(), order.end(), standard[k + 1]) : order.end(),
+                   standard[k]);
     }
   }
   std::vector<std::string> keys;
@@ -427,26 +329,42 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
     keys.push_back(key.get<std::string>());
   });
   read_keys_in_order(project, keys);
+  const auto line_on_sheet = [](const Json& said, const std::string& at) {
+    PassLine out;
+    Fields fields(said, at);
+    fields.integer("piece", out.piece, 0, 1'000'000'000);
+    fields.text("line", out.line);
+    fields.integer("sheet", out.sheet, 0, 1'000'000'000);
+    return out;
+  };
   f.list("by_hand", [&](const Json& wish, const std::string& at) {
     Fields both(wish, at);
     const auto line = [&](const char* key) {
-      PassLine out;
       const Json* value = both.find(key);
       if (!value) throw BadField{at, "\"first\" and \"second\" are expected"};
-      Fields fields(*value, at + "/" + key);
-      fields.integer("piece", out.piece, 0, 1'000'000'000);
-      fields.text("line", out.line);
-      fields.integer("sheet", out.sheet, 0, 1'000'000'000);
-      return out;
+      return line_on_sheet(*value, at + "/" + key);
     };
-    plan.by_hand.push_back({line("first"), line("second")});
+    const PassLine first = line("first");
+    plan.by_hand.push_back({first, line("second")});
   });
+  f.list("pins", [&](const Json& pin, const std::string& at) { plan.pins.push_back(line_on_sheet(pin, at)); });
   f.boolean("mirrored", plan.mirrored);
   f.boolean("by_tool", plan.by_tool);
   f.list("not_now", [&](const Json& key, const std::string& at) {
     if (!key.is_string()) throw BadField{at, "the key of a pass is expected"};
     plan.not_now.push_back(key.get<std::string>());
   });
+  f.list(
+      "loaded",
+      [&](const Json& in, const std::string& at) {
+        Fields holder(in, at);
+        Loaded& loaded = plan.loaded.emplace_back();
+        holder.text("tool", loaded.tool);
+        holder.number("depth", loaded.depth, 0, 100);
+      },
+      4);
+  f.list("roles_not_now",
+         [&](const Json& role, const std::string& at) { plan.roles_not_now.push_back(read_role(role, at)); });
   plan.unknown = f.unknown();
 }
 

@@ -26,6 +26,7 @@ Json to_value(const Line& l) {
   j["d"] = path_data(placed_path(l));
   if (l.stroke_by_stroke) j["stroke_by_stroke"] = true;
   if (l.coat != 0) j["coat"] = l.coat;
+  if (l.raised_mm > 0) j["raised_mm"] = l.raised_mm;
   keep(j, l.unknown);
   return j;
 }
@@ -100,6 +101,7 @@ Json to_value(const Dress& d) {
   j["repeats"] = d.repeats;
   if (d.role) j["role"] = word(*d.role);
   if (d.stroke_by_stroke) j["stroke_by_stroke"] = true;
+  if (d.raised_mm > 0) j["raised_mm"] = d.raised_mm;
   keep(j, d.unknown);
   return j;
 }
@@ -162,6 +164,7 @@ Json to_value(const Tool& t) {
   j["max_force_gf"] = t.max_force_gf;
   j["thickest_mm"] = t.thickest_mm;
   if (t.count != 1) j["count"] = t.count;
+  if (t.dry_s > 0) j["dry_s"] = t.dry_s;
   keep(j, t.unknown);
   if (t.kind != ToolKind::other) j["kind"] = word(t.kind);  // else somebody's own word, if there is one
   return j;
@@ -189,6 +192,8 @@ Json to_value(const Stock& s) {
   j["settings"] = std::move(settings);
   if (s.shrinks_percent > 0) j["shrinks_percent"] = s.shrinks_percent;
   if (s.clear) j["clear"] = true;
+  j["takes_ink"] = s.takes_ink;
+  j["never_cut"] = s.never_cut;
   if (s.laid_out != LaidOut::as_drawn) j["laid_out"] = word(s.laid_out);
   if (s.grain != Grain::none) j["grain"] = word(s.grain);
   keep(j, s.unknown);
@@ -200,6 +205,7 @@ Json to_value(const Machine& m) {
   mat["name"] = m.mat.name;
   mat["width_mm"] = m.mat.width_mm;
   mat["height_mm"] = m.mat.height_mm;
+  if (m.mat.tack != Tack::medium) mat["tack"] = word(m.mat.tack);
   keep(mat, m.mat.unknown);
   Json j;
   j["name"] = m.name;
@@ -217,6 +223,17 @@ Json to_value(const Machine& m) {
   j["swap_s"] = m.swap_s;
   j["set_s"] = m.set_s;
   if (m.sets_depth) j["sets_depth"] = true;
+  if (m.jerk_mm_s3 > 0) j["jerk_mm_s3"] = m.jerk_mm_s3;
+  if (!m.takes.empty())
+    j["takes"] = list_of(m.takes, [](const std::vector<ToolKind>& kinds) {
+      return list_of(kinds, [](ToolKind kind) { return Json(word(kind)); });
+    });
+  j["bar_clears_mm"] = m.bar_clears_mm;
+  j["bar_reaches_mm"] = m.bar_reaches_mm;
+  if (!m.rollers_mm.empty()) {
+    j["rollers_mm"] = m.rollers_mm;
+    j["roller_width_mm"] = m.roller_width_mm;
+  }
   keep(j, m.unknown);
   return j;
 }
@@ -229,9 +246,13 @@ Json to_value(const PlanSettings& p) {
     j["by_hand"] = list_of(p.by_hand, [&](const HandOrder& wish) {
       return Json{{"first", line(wish.first)}, {"second", line(wish.second)}};
     });
+  if (!p.pins.empty()) j["pins"] = list_of(p.pins, line);
+  if (!p.loaded.empty())
+    j["loaded"] = list_of(p.loaded, [](const Loaded& in) { return Json{{"tool", in.tool}, {"depth", in.depth}}; });
   j["mirrored"] = p.mirrored;
   if (p.by_tool) j["by_tool"] = true;
   if (!p.not_now.empty()) j["not_now"] = list_of(p.not_now, [](const std::string& key) { return Json(key); });
+  if (!p.roles_not_now.empty()) j["roles_not_now"] = role_words(p.roles_not_now);
   keep(j, p.unknown);
   return j;
 }

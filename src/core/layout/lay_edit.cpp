@@ -127,10 +127,17 @@ Project set_pass_not_now(Project project, const std::string& key, bool not_now) 
   return project;
 }
 
+Project set_role_not_now(Project project, Role role, bool not_now) {
+  std::erase(project.plan.roles_not_now, role);
+  if (not_now) project.plan.roles_not_now.push_back(role);
+  return project;
+}
+
 Project run_everything(Project project) {
   for (auto& record : project.parts) record.not_now.clear();
   for (auto& sheet : project.sheets) sheet.not_now = false;
   project.plan.not_now.clear();
+  project.plan.roles_not_now.clear();
   for (auto& piece : project.pieces) {
     if (piece->not_now) piece.edit([](Piece& p) { p.not_now = false; });
   }

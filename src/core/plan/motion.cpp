@@ -47,16 +47,68 @@ Motion::Motion(const std::vector<Vec>& points, const MotionLimits& limits) : acc
   for (std::size_t i = 0; i + 1 < n; ++i) {
     const double length = distance(points_[i], points_[i + 1]);
     const double peak = std::min(top, std::sqrt(accel_ * length + (v2[i] + v2[i + 1]) / 2));
-    moves_.push_back({seconds_, length, std::sqrt(v2[i]), peak, std::sqrt(v2[i + 1])});
+    moves_.push_back({seconds_, length, std::sqrt(v2[i]), peak, std::sqrt(v2[i + 1]), length_, 0});
+    if (i > 0) {
+      const Move& before = moves_[i - 1];
+      moves_[i].swept =
+          before.swept + before.start_mm * (seconds_ - before.start_s) + into(before, seconds_ - before.start_s).second;
+    }
     seconds_ += move_seconds(length, moves_.back().v0, peak, moves_.back().v1, accel_);
     length_ += length;
   }
+  smoothing_ = limits.smoothing_s();
+  seconds_ += smoothing_;
+}
+
+std::pair<double, double> Motion::into(const Move& m, double dt) const {
+  const double up = (m.peak - m.v0) / accel_, down = (m.peak - m.v1) / accel_;
+  const double ramps = (m.v0 + m.peak) / 2 * up + (m.v1 + m.peak) / 2 * down;
+  const double hold = std::max(0.0, m.length - ramps) / m.peak;
+  const auto rising = [this](double v, double t) {  // from speed v on
+    return std::pair(v * t + accel_ * t * t / 2, v * t * t / 2 + accel_ * t * t * t / 6);
+  };
+  if (dt < up) return rising(m.v0, dt);
+  const auto [way_up, sum_up] = rising(m.v0, up);
+  if (dt < up + hold) {
+    const double t = dt - up;
+    return {way_up + m.peak * t, sum_up + way_up * t + m.peak * t * t / 2};
+  }
+  const double way_hold = way_up + m.peak * hold, sum_hold = sum_up + way_up * hold + m.peak * hold * hold / 2;
+  const double t = std::min(dt - up - hold, down);
+  return {std::min(m.length, way_hold + m.peak * t - accel_ * t * t / 2),
+          sum_hold + way_hold * t + m.peak * t * t / 2 - accel_ * t * t * t / 6};
+}
+
+double Motion::plain_way(double t) const {
+  if (t <= 0) return 0;
+  if (t >= seconds_ - smoothing_) return length_;
+  const Move& m = moves_[index_at(t)];
+  return m.start_mm + into(m, t - m.start_s).first;
+}
+
+double Motion::swept(double t) const {
+  if (t <= 0) return 0;
+  const double end = seconds_ - smoothing_;
+  const Move& m = moves_[index_at(std::min(t, end))];
+  const double dt = std::min(t, end) - m.start_s;
+  return m.swept + m.start_mm * dt + into(m, dt).second + std::max(0.0, t - end) * length_;
+}
+
+double Motion::way_at(double t) const {
+  return smoothing_ > 0 ? (swept(t) - swept(t - smoothing_)) / smoothing_ : plain_way(t);
+}
+
+std::size_t Motion::index_at(double t) const {
+  const auto after =
+      std::upper_bound(moves_.begin(), moves_.end(), t, [](double time, const Move& m) { return time < m.start_s; });
+  return after == moves_.begin() ? 0 : static_cast<std::size_t>(after - moves_.begin()) - 1;
 }
 
 std::size_t Motion::move_at(double t) const {
   if (moves_.empty()) return 0;
-  const auto after =
-      std::upper_bound(moves_.begin(), moves_.end(), t, [](double time, const Move& m) { return time < m.start_s; });
+  if (smoothing_ == 0) return index_at(t);
+  const auto after = std::upper_bound(moves_.begin(), moves_.end(), way_at(t),
+                                      [](double way, const Move& m) { return way < m.start_mm; });
   return after == moves_.begin() ? 0 : static_cast<std::size_t>(after - moves_.begin()) - 1;
 }
 
@@ -65,19 +117,7 @@ Vec Motion::position_at(double t) const {
   if (t >= seconds_) return points_.back();
   const std::size_t i = move_at(t);
   const Move& m = moves_[i];
-  const double dt = std::max(0.0, t - m.start_s);
-  const double up = (m.peak - m.v0) / accel_, down = (m.peak - m.v1) / accel_;
-  const double ramps = (m.v0 + m.peak) / 2 * up + (m.v1 + m.peak) / 2 * down;
-  const double hold = std::max(0.0, m.length - ramps) / m.peak;
-  double s = 0;
-  if (dt < up) {
-    s = m.v0 * dt + accel_ * dt * dt / 2;
-  } else if (dt < up + hold) {
-    s = (m.v0 + m.peak) / 2 * up + m.peak * (dt - up);
-  } else {
-    const double left = std::max(0.0, up + hold + down - dt);
-    s = m.length - (m.v1 * left + accel_ * left * left / 2);
-  }
+  const double s = smoothing_ > 0 ? way_at(t) - m.start_mm : into(m, std::max(0.0, t - m.start_s)).first;
   return lerp(points_[i], points_[i + 1], std::clamp(s / m.length, 0.0, 1.0));
 }
 
@@ -86,7 +126,7 @@ double motion_seconds(const std::vector<Vec>& points, const MotionLimits& limits
     const double length = distance(points[0], points[1]);
     if (length == 0) return 0;
     const double peak = std::min(limits.speed_mm_s, std::sqrt(limits.accel_mm_s2 * length));
-    return move_seconds(length, 0, peak, 0, limits.accel_mm_s2);
+    return move_seconds(length, 0, peak, 0, limits.accel_mm_s2) + limits.smoothing_s();
   }
   return Motion(points, limits).seconds();
 }

@@ -1,6 +1,9 @@
 #include "core/plan/order.hpp"
 
 #include <algorithm>
+#include <cmath>
+#include <limits>
+#include <optional>
 
 #include "core/geometry/buckets.hpp"
 
@@ -13,55 +16,100 @@ Box bounds_of(const Course& course) {
   return box;
 }
 
-/// A place where a course can begin: either end of an open one, some of the nodes of a closed one.
+/// A place where a closed course can begin: a point, or so far on the way to the next one.
 struct Entry {
-  Vec at;
-  std::size_t course;
-  std::size_t point;
+  std::size_t point = 0;
+  double along = 0;
 };
 
-class NearestEntries {
+Vec place_of(const std::vector<Vec>& points, const Entry& entry) {
+  return entry.along > 0 ? lerp(points[entry.point], points[entry.point + 1], entry.along) : points[entry.point];
+}
+
+/// A closed course, by how far one has gone around it.
+class Loop {
  public:
-  NearestEntries(const Box& bounds, std::vector<Entry> entries)
-      : entries_(std::move(entries)), buckets_(bounds, entries_.size()) {}
-  void open(std::size_t first, std::size_t count) {
-    for (std::size_t i = first; i < first + count; ++i) {
-      buckets_.at(buckets_.column(entries_[i].at.x), buckets_.row(entries_[i].at.y)).push_back(static_cast<int>(i));
+  Loop(const Course& course, bool off_corners) : points_(transformed(*course.polyline, course.map).points) {
+    constexpr double kSharp = 0.866;  // the cosine of a turn of 30 degrees
+    far_.reserve(points_.size());
+    far_.push_back(0);
+    for (std::size_t i = 0; i + 1 < points_.size(); ++i)
+      far_.push_back(far_.back() + distance(points_[i], points_[i + 1]));
+    const std::size_t n = points_.size() - 1;
+    for (std::size_t i = 0; off_corners && round() > 0 && i < n; ++i) {
+      const Vec u = points_[i] - points_[i == 0 ? n - 1 : i - 1], v = points_[i + 1] - points_[i];
+      const double lengths = norm(u) * norm(v);
+      if (lengths > 0 && dot(u, v) < kSharp * lengths) corners_.push_back(far_[i]);
     }
   }
-  void close(std::size_t first, std::size_t count) {
-    for (std::size_t i = first; i < first + count; ++i) {
-      auto& cell = buckets_.at(buckets_.column(entries_[i].at.x), buckets_.row(entries_[i].at.y));
-      cell.erase(std::find(cell.begin(), cell.end(), static_cast<int>(i)));
-    }
+  [[nodiscard]] double round() const { return far_.back(); }
+  /// The nearest place to begin at: with corners to keep clear of, a millimetre off them, as far as sides are that
+  /// long.
+  [[nodiscard]] double allowed(double s) const {
+    constexpr double kClear = 1.0;
+    if (corners_.empty()) return s;
+    const auto after = std::upper_bound(corners_.begin(), corners_.end(), s);
+    const double from = after == corners_.begin() ? corners_.back() - round() : *(after - 1);
+    const double to = after == corners_.end() ? corners_.front() + round() : *after;
+    const double clear = std::min(kClear, (to - from) / 4);
+    s = std::clamp(s, from + clear, to - clear);
+    return s < 0 ? s + round() : s >= round() ? s - round() : s;
   }
-  /// Searches rings of cells outward until no nearer entry can remain.
-  [[nodiscard]] int nearest(Vec from) {
-    const int c0 = buckets_.column(from.x), r0 = buckets_.row(from.y);
-    int best = -1;
-    double best_d = std::numeric_limits<double>::infinity();
-    const int reach = std::max(buckets_.columns(), buckets_.rows());
-    for (int ring = 0; ring <= reach; ++ring) {
-      if (best >= 0 && (ring - 1) * buckets_.cell() > best_d) break;
-      for (int r = r0 - ring; r <= r0 + ring; ++r) {
-        if (r < 0 || r >= buckets_.rows()) continue;
-        const int step = r == r0 - ring || r == r0 + ring ? 1 : std::max(1, 2 * ring);
-        for (int c = c0 - ring; c <= c0 + ring; c += step) {
-          if (c < 0 || c >= buckets_.columns()) continue;
-          for (const int i : buckets_.at(c, r)) {
-            const double d = distance(from, entries_[static_cast<std::size_t>(i)].at);
-            if (d < best_d || (d == best_d && i < best)) best = i, best_d = d;
-          }
-        }
+  [[nodiscard]] Entry entry(double s) const {
+    constexpr double kSame = 0.01;  // mm
+    const std::size_t n = points_.size() - 1;
+    if (n == 0 || round() <= 0) return {};
+    const auto i =
+        std::min(n - 1, static_cast<std::size_t>(std::upper_bound(far_.begin(), far_.end(), s) - far_.begin()) - 1);
+    if (s - far_[i] < kSame) return {i, 0};
+    if (far_[i + 1] - s < kSame) return {i + 1 == n ? 0 : i + 1, 0};
+    return {i, (s - far_[i]) / (far_[i + 1] - far_[i])};
+  }
+  [[nodiscard]] Vec at(const Entry& entry) const { return place_of(points_, entry); }
+  /// So many places evenly around, or fewer.
+  [[nodiscard]] std::vector<Entry> entries(std::size_t many) const {
+    std::vector<Entry> out;
+    for (std::size_t k = 0; k < many; ++k) {
+      const Entry e = entry(allowed(static_cast<double>(k) / static_cast<double>(many) * round()));
+      if (std::none_of(out.begin(), out.end(),
+                       [&](const Entry& o) { return o.point == e.point && o.along == e.along; }))
+        out.push_back(e);
+    }
+    return out;
+  }
+  /// The place with the least to both, of all points and of where a side comes nearest to `a`, to `b` and to their
+  /// middle: on any side where there are few, else on those beside the best point.
+  template <class Cost>
+  [[nodiscard]] Entry best(Vec a, Vec b, const Cost& cost) const {
+    constexpr std::size_t kFew = 16;
+    const std::size_t n = points_.size() - 1;
+    Entry out;
+    double least = std::numeric_limits<double>::infinity();
+    const auto consider = [&](const Entry& e) {
+      const double c = cost(a, at(e)) + cost(at(e), b);
+      if (c < least - 1e-12) least = c, out = e;
+    };
+    const auto consider_side = [&](std::size_t i) {
+      const Vec side = points_[i + 1] - points_[i];
+      const double length2 = dot(side, side);
+      if (length2 <= 0) return;
+      for (const Vec p : {a, b, lerp(a, b, 0.5)}) {
+        const double share = std::clamp(dot(p - points_[i], side) / length2, 0.0, 1.0);
+        // On this side of a corner.
+        consider(entry(allowed(std::min(far_[i] + share * std::sqrt(length2), far_[i + 1] - 1e-9))));
       }
-    }
-    return best;
+    };
+    for (std::size_t i = 0; i < n; ++i) consider(corners_.empty() ? Entry{i, 0} : entry(allowed(far_[i])));
+    const std::size_t near = out.point;
+    for (std::size_t i = 0; i < n && n <= kFew; ++i) consider_side(i);
+    if (n > kFew) consider_side(near), consider_side(near == 0 ? n - 1 : near - 1);
+    return out;
   }
-  [[nodiscard]] const Entry& entry(int i) const { return entries_[static_cast<std::size_t>(i)]; }
 
  private:
-  std::vector<Entry> entries_;
-  Buckets buckets_;
+  std::vector<Vec> points_;
+  std::vector<double> far_;      // of each point, from the first
+  std::vector<double> corners_;  // likewise
 };
 
 }  // namespace
@@ -115,58 +163,52 @@ std::vector<int> containers_of(const std::vector<Course>& courses) {
   return parent;
 }
 
-std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec start, bool inner_first) {
-  constexpr std::size_t kEntriesOfClosed = 8;
-  std::vector<int> parent(courses.size(), -1);
-  if (inner_first) parent = containers_of(courses);
-  std::vector<int> waiting(courses.size(), 0);
-  for (const int p : parent) {
-    if (p >= 0) ++waiting[static_cast<std::size_t>(p)];
-  }
-  std::vector<Entry> entries;
-  std::vector<std::pair<std::size_t, std::size_t>> range(courses.size());
-  Box bounds;
-  bounds.add(start);
+std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec start, const OrderRules& rules) {
+  TourProblem problem;
+  problem.start = start;
+  problem.speed = rules.travel.speed_mm_s, problem.accel = rules.travel.accel_mm_s2;
+  if (rules.inner_first) problem.before = containers_of(courses);
+  constexpr std::size_t kMany = 2000;
+  std::vector<std::optional<Loop>> loops(courses.size());
+  std::vector<std::vector<Entry>> entries(courses.size());
   for (std::size_t i = 0; i < courses.size(); ++i) {
-    const auto& points = courses[i].polyline->points;
-    const std::size_t first = entries.size();
-    const auto add = [&](std::size_t point) { entries.push_back({courses[i].map(points[point]), i, point}); };
-    if (courses[i].polyline->closed) {
-      const std::size_t nodes = points.size() - 1, n = std::min(nodes, kEntriesOfClosed);
-      for (std::size_t k = 0; k < n; ++k) add(k * nodes / n);
-    } else if (!points.empty()) {
-      add(0);
-      if (points.size() > 1) add(points.size() - 1);
+    const auto& [polyline, map] = courses[i];
+    const auto& points = polyline->points;
+    if (points.empty()) {
+      problem.stops.add_through(start, start);
+    } else if (polyline->closed) {
+      const Loop& loop = loops[i].emplace(courses[i], rules.off_corners);
+      entries[i] = loop.entries(courses.size() > kMany ? 8 : 16);
+      std::vector<Vec> at;
+      for (const Entry& entry : entries[i]) at.push_back(loop.at(entry));
+      problem.stops.add_loop(at);
+    } else if (rules.to_and_fro) {
+      problem.stops.add_loop({map(points.front()), map(points.back())});
+    } else {
+      problem.stops.add_through(map(points.front()), map(points.back()));
     }
-    range[i] = {first, entries.size() - first};
   }
-  for (const auto& e : entries) bounds.add(e.at);
-  NearestEntries near(bounds, std::move(entries));
-  for (std::size_t i = 0; i < courses.size(); ++i) {
-    if (waiting[i] == 0) near.open(range[i].first, range[i].second);
-  }
+  const auto tour = quick_tour(problem, rules.effort);
   std::vector<OrderedStroke> out;
   out.reserve(courses.size());
-  for (Vec at = start;;) {
-    const int found = near.nearest(at);
-    if (found < 0) break;
-    const Entry e = near.entry(found);
-    const auto& [polyline, map] = courses[e.course];
-    OrderedStroke stroke{e.course, false, 0};
-    if (polyline->closed) {
-      stroke.first_point = e.point;
-      at = e.at;
-    } else {
-      stroke.reversed = e.point != 0;
-      at = map(stroke.reversed ? polyline->points.front() : polyline->points.back());
+  Vec head = start;
+  const TravelCost cost(problem);
+  for (std::size_t k = 0; k < tour.size(); ++k) {
+    const auto [stop, way] = tour[k];
+    if (!loops[stop]) {
+      out.push_back({stop, way == 1, 0, 0});
+      head = problem.stops.out(stop, way);
+      continue;
     }
-    out.push_back(stroke);
-    near.close(range[e.course].first, range[e.course].second);
-    const int p = parent[e.course];
-    if (p >= 0 && --waiting[static_cast<std::size_t>(p)] == 0) {
-      const auto& freed = range[static_cast<std::size_t>(p)];
-      near.open(freed.first, freed.second);
-    }
+    // Any point of a loop will do: the best between where the head comes from and where it goes.
+    const Loop& loop = *loops[stop];
+    const Vec next = k + 1 < tour.size() ? problem.stops.in(tour[k + 1].stop, tour[k + 1].way) : head;
+    Entry entry = loop.best(head, next, cost);
+    const Entry known = entries[stop][way];
+    const auto both = [&](const Entry& e) { return cost(head, loop.at(e)) + cost(loop.at(e), next); };
+    if (both(known) <= both(entry)) entry = known;
+    out.push_back({stop, false, entry.point, entry.along});
+    head = loop.at(entry);
   }
   return out;
 }
@@ -174,11 +216,15 @@ std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec
 std::vector<Vec> points_of(const Course& course, const OrderedStroke& stroke) {
   std::vector<Vec> points = transformed(*course.polyline, course.map).points;
   if (stroke.reversed) std::reverse(points.begin(), points.end());
-  if (course.polyline->closed && stroke.first_point > 0) {
-    points.pop_back();
-    std::rotate(points.begin(), points.begin() + static_cast<std::ptrdiff_t>(stroke.first_point), points.end());
+  if (!course.polyline->closed || (stroke.first_point == 0 && stroke.along == 0)) return points;
+  const Vec first = place_of(points, {stroke.first_point, stroke.along});
+  points.pop_back();
+  std::rotate(points.begin(), points.begin() + static_cast<std::ptrdiff_t>(stroke.first_point), points.end());
+  if (stroke.along > 0) {
     points.push_back(points.front());
+    points.front() = first;
   }
+  points.push_back(first);
   return points;
 }
 

@@ -1,10 +1,12 @@
-// The order of strokes in a pass: inner contours before outer ones, short travel.
+// The order of strokes in a pass: inner contours before outer ones, little time between them.
 #pragma once
 
 #include <memory>
 #include <vector>
 
 #include "core/geometry/flatten.hpp"
+#include "core/plan/motion.hpp"
+#include "core/plan/tour.hpp"
 
 namespace dotlane {
 
@@ -25,12 +27,24 @@ struct OrderedStroke {
   std::size_t course = 0;
   bool reversed = false;        ///< open ones: run from the last point to the first
   std::size_t first_point = 0;  ///< closed ones: start here
+  double along = 0;             ///< or so far, as a share, on the way to the next point
+  friend bool operator==(const OrderedStroke&, const OrderedStroke&) = default;
 };
 
-/// Orders the courses from `start`, always taking the nearest end or node of those that may run next (nearest
-/// neighbour). With `inner_first`, one runs only after all that it contains. Every one comes exactly once;
-/// ties go to the lower index, so the order depends on the input alone.
-[[nodiscard]] std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec start, bool inner_first);
+/// How strokes are put in order.
+struct OrderRules {
+  bool inner_first = false;  ///< a closed one only after all that it contains
+  bool off_corners =
+      false;  ///< blades: closed ones begin on a straight or smooth stretch, where they meet again cleanly
+  bool to_and_fro = false;  ///< open ones end where they began
+  MotionLimits travel;      ///< with the tool up: what is short is what takes little time
+  TourEffort effort;        ///< how long to look for a better order after the first good one
+};
+
+/// The courses in an order with little time between them, from `start` on, each exactly once; closed ones begin
+/// anywhere around. See tour.hpp for how. The same input and rules give the same order.
+[[nodiscard]] std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec start,
+                                                       const OrderRules& rules);
 
 /// The course as the stroke runs it.
 [[nodiscard]] std::vector<Vec> points_of(const Course& course, const OrderedStroke& stroke);

@@ -6,6 +6,7 @@
 #include <tuple>
 
 #include "core/plan/order.hpp"
+#include "core/plan/overlap.hpp"
 #include "core/plan/run_cost.hpp"
 #include "core/plan/schedule.hpp"
 
@@ -47,6 +48,8 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
   std::map<Group, Batch> batches;
   const auto& roles = project.plan.role_order;
   const auto& left_out = project.plan.not_now;
+  const auto& pins = project.plan.pins;
+  const auto& roles_left_out = project.plan.roles_not_now;
   std::multimap<PassLine, std::size_t> wishes;
   for (std::size_t n = 0; n < project.plan.by_hand.size(); ++n) {
     wishes.emplace(project.plan.by_hand[n].first, 2 * n);
@@ -95,8 +98,11 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                   p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
         }
         if (std::find(left_out.begin(), left_out.end(), batch.pass.key) != left_out.end()) continue;
+        if (std::find(roles_left_out.begin(), roles_left_out.end(), line.role) != roles_left_out.end()) continue;
+        const PassLine own{piece->piece->id, line.id, placed.sheet.id};
+        batch.pass.pinned = batch.pass.pinned || std::find(pins.begin(), pins.end(), own) != pins.end();
         if (!wishes.empty()) {
-          const auto [from, to] = wishes.equal_range({piece->piece->id, line.id, placed.sheet.id});
+          const auto [from, to] = wishes.equal_range(own);
           for (auto wish = from; wish != to; ++wish) batch.wished.push_back(wish->second);
         }
         const Affine onto_mat = (project.plan.mirrored ? Affine{-1, 0, 0, 1, flip, 0} : Affine{}) * piece->map_of(i);
@@ -132,47 +138,82 @@ double seconds_of(const std::vector<HolderLoad>& loads, const Machine& machine) 
   return out;
 }
 
-/// Where a batch begins and ends when it is run from home.
-std::pair<Vec, Vec> ends_of(const Batch& batch, const Machine& machine) {
-  std::optional<Vec> first;
-  Vec at = home_of(machine);
-  for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
-    for (const auto& stroke : order_strokes(coat->courses, at, batch.pass.role == Role::cut)) {
-      const Stroke run{coat->courses[stroke.course], stroke.reversed, stroke.first_point, 1, 0, 0, 0};
-      if (!first) first = run.start();
-      at = run.end();
-    }
-  }
-  return {first.value_or(at), at};
+OrderRules rules_of(const Pass& pass, const Project& project) {
+  const Tool* tool = find_tool(project, pass.tool);
+  OrderRules rules;
+  rules.inner_first = pass.role == Role::cut;
+  rules.off_corners = tool && tool->kind == ToolKind::blade;
+  rules.to_and_fro = pass.stroke_by_stroke && pass.repeats % 2 == 0;
+  rules.travel = travel_limits(project.machine);
+  return rules;
 }
 
-/// Which passes there are, in numbers, and what speaks for their order.
-ScheduleProblem problem_of(const Project& project, const std::vector<Batch>& batches,
-                           const std::vector<Reason>& reasons) {
-  constexpr std::size_t kMostPoints = 20'000, kMostWays = 100;  // beyond, the ways between passes are not weighed
-  const Machine& machine = project.machine;
-  ScheduleProblem out;
-  out.loaded.resize(static_cast<std::size_t>(machine.holders));
-  out.swap_s = out.mat_s = machine.swap_s, out.set_s = machine.set_s;
-  out.by_tool = project.plan.by_tool;
-  for (const auto& tool : project.tools) out.owned[tool.id] = tool.count;
-  std::size_t points = 0;
-  for (const auto& batch : batches) {
-    out.tasks.push_back({batch.pass.tool, machine.sets_depth ? 0 : batch.pass.depth, batch.pass.load, 0, {}});
-    for (const auto* coat : {&batch.first, &batch.second}) {
-      for (const auto& course : coat->courses) points += course.polyline->points.size();
+/// The strokes of a batch, in order.
+std::vector<Stroke> strokes_of(const Batch& batch, Vec from, const OrderRules& rules) {
+  std::vector<Stroke> out;
+  for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
+    for (const auto& stroke : order_strokes(coat->courses, from, rules)) {
+      const auto& [piece, line, laid] = coat->origin[stroke.course];
+      out.push_back({coat->courses[stroke.course], stroke.reversed, stroke.first_point, stroke.along,
+                     batch.pass.stroke_by_stroke ? batch.pass.repeats : 1, piece, line, laid});
+      from = out.back().end();
     }
   }
-  for (const auto& reason : reasons) out.before.push_back({reason.first, reason.second});
-  if (points > kMostPoints || batches.size() > kMostWays) return out;
-  const auto travel = travel_limits(machine);
-  std::vector<std::pair<Vec, Vec>> ends;
-  for (const auto& batch : batches) ends.push_back(ends_of(batch, machine));
-  for (std::size_t from = 0; from <= batches.size(); ++from) {
-    out.way.emplace_back();
-    for (const auto& to : ends)
-      out.way.back().push_back(
-          motion_seconds({from < ends.size() ? ends[from].second : home_of(machine), to.first}, travel));
+  return out;
+}
+
+/// Where a batch begins and ends when it is run from home.
+std::pair<Vec, Vec> ends_of(const Batch& batch, const Project& project) {
+  const Vec home = home_of(project.machine);
+  const auto strokes = strokes_of(batch, home, rules_of(batch.pass, project));
+  return strokes.empty() ? std::pair(home, home) : std::pair(strokes.front().start(), strokes.back().end());
+}
+
+/// Which of them have to wait for the ink of others: those that run over it.
+std::vector<Drying> drying_of(const Project& project, const std::vector<Batch>& batches) {
+  std::vector<Drying> out;
+  for (std::size_t i = 0; i < batches.size(); ++i) {
+    const Pass& ink = batches[i].pass;
+    const Tool* tool = find_tool(project, ink.tool);
+    if (!tool || ink.role != Role::draw || tool->dry_s <= 0) continue;
+    for (std::size_t k = 0; k < batches.size(); ++k) {
+      const Pass& over = batches[k].pass;
+      const Tool* other = find_tool(project, over.tool);
+      if (k == i || over.sheet != ink.sheet || over.load != ink.load || !other) continue;
+      const double reach = (tool->tip_width_mm + other->tip_width_mm) / 2;
+      bool meets = false;
+      for (const auto* a : {&batches[i].first, &batches[i].second}) {
+        for (const auto* b : {&batches[k].first, &batches[k].second})
+          meets = meets || run_over(a->courses, b->courses, reach);
+      }
+      if (meets) out.push_back({i, k, tool->dry_s});
+    }
+  }
+  return out;
+}
+
+/// The holders that take a tool, from 1; nothing where all do.
+std::vector<int> holders_for(const Machine& machine, const Tool* tool) {
+  std::vector<int> out;
+  for (int h = 0; h < machine.holders; ++h) {
+    const auto at = static_cast<std::size_t>(h);
+    const bool all = at >= machine.takes.size() || machine.takes[at].empty() || !tool;
+    if (all || std::find(machine.takes[at].begin(), machine.takes[at].end(), tool->kind) != machine.takes[at].end())
+      out.push_back(h + 1);
+  }
+  if (static_cast<int>(out.size()) == machine.holders) out.clear();
+  return out;
+}
+
+/// What the holders have beforehand; only what is on the rack.
+std::vector<Holding> loaded_before(const Project& project) {
+  std::vector<Holding> out(static_cast<std::size_t>(project.machine.holders));
+  for (std::size_t h = 0; h < out.size() && h < project.plan.loaded.size(); ++h) {
+    const Loaded& now = project.plan.loaded[h];
+    const bool again = std::any_of(out.begin(), out.begin() + static_cast<std::ptrdiff_t>(h),
+                                   [&](const Holding& other) { return other.tool == now.tool; });
+    const Tool* tool = find_tool(project, now.tool);
+    if (tool && (!again || tool->count > 1)) out[h] = {now.tool, project.machine.sets_depth ? 0 : now.depth};
   }
   return out;
 }
@@ -183,8 +224,8 @@ class Timing {
   explicit Timing(const MotionLimits& limits) : limits_(limits) {}
   std::pair<double, double> of(const Stroke& stroke) {
     const Affine& m = stroke.course.map;
-    const auto [known, fresh] =
-        known_.try_emplace({stroke.course.polyline.get(), m.a, m.b, m.c, m.d, stroke.reversed, stroke.first_point});
+    const auto [known, fresh] = known_.try_emplace(
+        {stroke.course.polyline.get(), m.a, m.b, m.c, m.d, stroke.reversed, stroke.first_point, stroke.along});
     if (fresh) {
       const Motion motion(stroke.points(), limits_);
       known->second = {motion.length(), motion.seconds()};
@@ -194,22 +235,18 @@ class Timing {
 
  private:
   MotionLimits limits_;
-  std::map<std::tuple<const Polyline*, double, double, double, double, bool, std::size_t>, std::pair<double, double>>
+  std::map<std::tuple<const Polyline*, double, double, double, double, bool, std::size_t, double>,
+           std::pair<double, double>>
       known_;
 };
 
-void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& head) {
+void run_through(Pass& pass, const Batch& batch, const Project& project, const TourEffort& effort, Vec& head) {
+  const Machine& machine = project.machine;
   const auto limits = pass_limits(machine, pass.speed_mm_s);
   const auto travel = travel_limits(machine);
-  Vec at = head;
-  for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
-    for (const auto& [course, reversed, first_point] : order_strokes(coat->courses, at, pass.role == Role::cut)) {
-      const auto& [piece, line, laid] = coat->origin[course];
-      pass.strokes.push_back(
-          {coat->courses[course], reversed, first_point, pass.stroke_by_stroke ? pass.repeats : 1, piece, line, laid});
-      at = pass.strokes.back().end();
-    }
-  }
+  OrderRules rules = rules_of(pass, project);
+  rules.effort = effort;
+  pass.strokes = strokes_of(batch, head, rules);
   pass.contours = static_cast<int>(pass.strokes.size());
   double length = 0;
   std::vector<double> down_s;
@@ -232,15 +269,57 @@ void run_through(Pass& pass, const Batch& batch, const Machine& machine, Vec& he
   }
 }
 
+/// Which passes there are, in numbers, and what speaks for their order.
+ScheduleProblem problem_of(const Project& project, const std::vector<Batch>& batches,
+                           const std::vector<Reason>& reasons, std::vector<Drying> drying) {
+  constexpr std::size_t kMostPoints = 20'000, kMostWays = 100;  // beyond, the ways between passes are not weighed
+  const Machine& machine = project.machine;
+  ScheduleProblem out;
+  out.loaded = loaded_before(project);
+  out.swap_s = out.mat_s = machine.swap_s, out.set_s = machine.set_s;
+  out.by_tool = project.plan.by_tool;
+  for (const auto& tool : project.tools) out.owned[tool.id] = tool.count;
+  std::size_t points = 0;
+  for (const auto& batch : batches) {
+    out.tasks.push_back({batch.pass.tool, machine.sets_depth ? 0 : batch.pass.depth, batch.pass.load, 0,
+                         holders_for(machine, find_tool(project, batch.pass.tool))});
+    for (const auto* coat : {&batch.first, &batch.second}) {
+      for (const auto& course : coat->courses) points += course.polyline->points.size();
+    }
+  }
+  for (const auto& reason : reasons) out.before.push_back({reason.first, reason.second});
+  if (!drying.empty()) {  // what runs meanwhile counts: how long each takes, about
+    for (std::size_t i = 0; i < batches.size(); ++i) {
+      Pass pass = batches[i].pass;
+      Vec head = home_of(machine);
+      run_through(pass, batches[i], project, {}, head);
+      out.tasks[i].seconds = pass.seconds;
+    }
+  }
+  out.drying = std::move(drying);
+  if (points > kMostPoints || batches.size() > kMostWays) return out;
+  const auto travel = travel_limits(machine);
+  std::vector<std::pair<Vec, Vec>> ends;
+  for (const auto& batch : batches) ends.push_back(ends_of(batch, project));
+  for (std::size_t from = 0; from <= batches.size(); ++from) {
+    out.way.emplace_back();
+    for (const auto& to : ends)
+      out.way.back().push_back(
+          motion_seconds({from < ends.size() ? ends[from].second : home_of(machine), to.first}, travel));
+  }
+  return out;
+}
+
 }  // namespace
 
 std::vector<Vec> Stroke::points() const {
-  auto once = points_of(course, {0, reversed, first_point});
+  auto once = points_of(course, {0, reversed, first_point, along});
   return times > 1 ? retraced(std::move(once), closed(), times) : once;
 }
 
 Vec Stroke::start() const {
   const auto& points = course.polyline->points;
+  if (along > 0) return lerp(course.map(points[first_point]), course.map(points[first_point + 1]), along);
   return course.map(reversed ? points.back() : points[first_point]);
 }
 
@@ -257,13 +336,18 @@ double Plan::running_seconds() const {
   return total;
 }
 
+bool Pause::hands() const {
+  return change_mat || std::any_of(holders.begin(), holders.end(),
+                                   [](const HolderLoad& l) { return !l.put_in.empty() || l.depth > 0; });
+}
+
 Handwork handwork_of(const Plan& plan) {
   Handwork out;
   const auto put_in = [](const std::vector<HolderLoad>& loads) {
     return static_cast<int>(
         std::count_if(loads.begin(), loads.end(), [](const HolderLoad& l) { return !l.put_in.empty(); }));
   };
-  out.pauses = static_cast<int>(plan.pauses.size());
+  for (const auto& pause : plan.pauses) ++(pause.hands() ? out.pauses : out.waits);
   out.tools = put_in(plan.first_load);
   std::set<int> seen;
   if (!plan.passes.empty()) ++out.mats, seen.insert(plan.passes.front().load);
@@ -320,13 +404,22 @@ Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
   return now;
 }
 
-MotionLimits travel_limits(const Machine& m) { return {m.travel_mm_s, m.accel_mm_s2, m.junction_deviation_mm}; }
-
-MotionLimits pass_limits(const Machine& m, double speed_mm_s) {
-  return {std::min(speed_mm_s, m.travel_mm_s), m.accel_mm_s2, m.junction_deviation_mm};
+MotionLimits travel_limits(const Machine& m) {
+  return {m.travel_mm_s, m.accel_mm_s2, m.junction_deviation_mm, m.jerk_mm_s3};
 }
 
-Plan make_plan(const Project& project, const Layout& layout) {
+MotionLimits pass_limits(const Machine& m, double speed_mm_s) {
+  return {std::min(speed_mm_s, m.travel_mm_s), m.accel_mm_s2, m.junction_deviation_mm, m.jerk_mm_s3};
+}
+
+TourEffort thorough(const Plan& plan, std::function<bool()> stop) {
+  constexpr std::size_t kAStroke = 50, kMost = 60'000;
+  std::size_t strokes = 0;
+  for (const auto& pass : plan.passes) strokes += pass.strokes.size();
+  return {std::min(kMost, kAStroke * strokes), 1, std::move(stop)};
+}
+
+Plan make_plan(const Project& project, const Layout& layout, const TourEffort& effort) {
   Plan plan;
   plan.mirrored = project.plan.mirrored;
   std::vector<Batch> batches;
@@ -353,32 +446,45 @@ Plan make_plan(const Project& project, const Layout& layout) {
     }
   }
   const auto reasons = reasons_of(ranks, by_hand);
-  const Schedule schedule = make_schedule(problem_of(project, batches, reasons));
+  const auto drying = drying_of(project, batches);
+  const Schedule schedule = make_schedule(problem_of(project, batches, reasons, drying));
   plan.least_pauses = schedule.least_pauses, plan.optimal = schedule.optimal;
 
+  const auto strokes_in = [](const Batch& batch) { return batch.first.courses.size() + batch.second.courses.size(); };
+  std::size_t strokes = 0;
+  for (const auto& batch : batches) strokes += strokes_in(batch);
   Vec head = home_of(project.machine);
-  std::vector<Holding> held(static_cast<std::size_t>(project.machine.holders));
+  std::vector<Holding> held = loaded_before(project);
   std::vector<std::size_t> place(batches.size());
+  std::vector<double> dry(batches.size(), 0);  // when what each runs over is
   double clock = 0;
   for (const auto& step : schedule.steps) {
     const auto loads = changes(held, step.holders);
     if (plan.passes.empty()) plan.first_load = loads;
+    Pause pause{plan.passes.size(), step.new_mat, batches[step.task].pass.load, loads, clock, 0, 0};
     if (step.pause_before) {
-      Pause pause{plan.passes.size(), step.new_mat, batches[step.task].pass.load, loads, clock, 0};
       pause.seconds = seconds_of(loads, project.machine) + (step.new_mat ? project.machine.swap_s : 0);
-      clock += pause.seconds;
-      plan.pauses.push_back(std::move(pause));
       if (step.new_mat) plan.reasons.push_back({plan.passes.size() - 1, plan.passes.size(), Why::mat});
     }
+    pause.dries_s = plan.passes.empty() ? 0 : std::max(0.0, dry[step.task] - clock - pause.seconds);
+    pause.seconds += pause.dries_s;
+    clock += pause.seconds;
+    const bool stops = step.pause_before || pause.dries_s > 0;
+    if (stops) plan.pauses.push_back(std::move(pause));
     held = step.holders;
     Pass pass = batches[step.task].pass;
     place[step.task] = plan.passes.size();
     pass.index = static_cast<int>(plan.passes.size()) + 1;
     pass.holder = step.holder;
-    pass.pause_before = step.pause_before;
-    run_through(pass, batches[step.task], project.machine, head);
+    pass.pause_before = stops;
+    TourEffort share = effort;
+    share.kicks = effort.kicks * strokes_in(batches[step.task]) / std::max<std::size_t>(1, strokes);
+    run_through(pass, batches[step.task], project, share, head);
     pass.start_s = clock;
     clock += pass.seconds;
+    for (const auto& d : drying) {
+      if (d.ink == step.task) dry[d.over] = std::max(dry[d.over], clock + d.seconds);
+    }
     plan.passes.push_back(std::move(pass));
   }
   for (const auto& reason : reasons) plan.reasons.push_back({place[reason.first], place[reason.second], reason.why});

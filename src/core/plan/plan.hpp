@@ -15,7 +15,8 @@ namespace dotlane {
 struct Stroke {
   Course course;                ///< onto the mat, mirrored already when the plan is
   bool reversed = false;        ///< open courses: from the last point to the first
-  std::size_t first_point = 0;  ///< closed ones start here
+  std::size_t first_point = 0;  ///< closed ones start here,
+  double along = 0;             ///< or so far, as a share, on the way to the next point
   int times = 1;                ///< without lifting: round and round, or to and fro
   int piece = 0;                ///< piece id
   std::size_t line = 0;         ///< index of the line in its piece
@@ -40,6 +41,7 @@ struct Pass {
   std::string tool;
   int holder = 1;
   bool pause_before = false;
+  bool pinned = false;            ///< by hand: planning anew keeps its place
   int repeats = 1;                ///< times the tool goes over every stroke, in register
   bool stroke_by_stroke = false;  ///< the repeats are in the strokes already, to and fro or round and round
   /// Times the strokes are run through from the first to the last.
@@ -71,6 +73,9 @@ struct Pause {
   int load = 1;
   std::vector<HolderLoad> holders;  ///< one for each holder
   double start_s = 0, seconds = 0;
+  double dries_s = 0;  ///< of the seconds: waiting, after all that hands do, until what is run over next is dry
+  /// Whether hands do anything: else it is a wait for ink to dry.
+  [[nodiscard]] bool hands() const;
 };
 
 struct Plan {
@@ -88,7 +93,8 @@ struct Plan {
 
 /// What hands have to do in a plan.
 struct Handwork {
-  int pauses = 0;
+  int pauses = 0;   ///< where hands do something
+  int waits = 0;    ///< where they do nothing, until something is dry
   int mats = 0;     ///< mats put in, the first one among them
   int returns = 0;  ///< of these, mats that were in before: what they carry may not lie as it did
   int tools = 0;    ///< tools put in, the first loading's among them
@@ -108,7 +114,12 @@ struct Handwork {
 /// (`by_tool`). A blade whose depth is set by hand is another setting at each mark, which only a pause can change. Cut
 /// passes run inner contours before outer ones. With `mirrored`, each sheet's strokes are reflected once across the
 /// sheet's upright middle line, here and nowhere else.
-[[nodiscard]] Plan make_plan(const Project& project, const Layout& layout);
+///
+/// `effort` says how long to look for better orders of strokes; its kicks are shared out among the passes.
+[[nodiscard]] Plan make_plan(const Project& project, const Layout& layout, const TourEffort& effort = {});
+
+/// As much as is worth while: fifty kicks a stroke, 60,000 at most, which take about a second or two.
+[[nodiscard]] TourEffort thorough(const Plan& plan, std::function<bool()> stop = {});
 
 /// What the plan is doing at a moment of its clock.
 struct Moment {

@@ -25,7 +25,10 @@ RunCost run_cost(const std::vector<std::vector<Polyline>>& coats, const Machine&
   std::vector<Run> runs;
   for (const auto& coat : coats) {
     const auto courses = courses_of(coat);
-    for (const auto& stroke : order_strokes(courses, head, false)) {
+    OrderRules rules;
+    rules.to_and_fro = way.stroke_by_stroke && way.repeats % 2 == 0;
+    rules.travel = travel;
+    for (const auto& stroke : order_strokes(courses, head, rules)) {
       auto points = points_of(courses[stroke.course], stroke);
       if (way.stroke_by_stroke) points = retraced(std::move(points), coat[stroke.course].closed, way.repeats);
       for (std::size_t k = 1; k < points.size(); ++k) out.length_mm += distance(points[k - 1], points[k]);

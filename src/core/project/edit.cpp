@@ -22,6 +22,7 @@ struct LineDress {
   std::string& tool;
   int& repeats;
   bool& stroke_by_stroke;
+  double& raised_mm;
   Color ink;
 };
 
@@ -43,6 +44,7 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
                      line.tool,
                      line.repeats,
                      line.stroke_by_stroke,
+                     line.raised_mm,
                      line.color};
       change(project, piece, said);
     }
@@ -58,6 +60,7 @@ Project edit_lines(Project project, const std::vector<LineRef>& refs, Change&& c
                        dress.tool,
                        dress.repeats,
                        dress.stroke_by_stroke,
+                       dress.raised_mm,
                        ink};
         change(project, piece, said);
       }
@@ -112,12 +115,17 @@ std::string fresh_tool_id(const Project& project, const std::string& name) {
 std::string choose_tool(Project& project, Role role, Color ink, const std::string& stock) {
   if (!runs(role)) return {};
   const Stock* material = find_stock(project, stock);
-  const Tool* any = nullptr;
+  const double force = material ? setting_for(*material, role).force_gf : 0;
+  const Tool *any = nullptr, *thick = nullptr;
   for (const auto& tool : project.tools) {
     if (!serves(tool, role)) continue;
     if (!any) any = &tool;
-    if (role == Role::draw ? tool.ink == ink : !material || material->thickness_mm <= tool.thickest_mm) return tool.id;
+    if (role == Role::draw && tool.ink == ink) return tool.id;
+    if (role == Role::draw || (material && material->thickness_mm > tool.thickest_mm)) continue;
+    if (!material || (tool.min_force_gf <= force && force <= tool.max_force_gf)) return tool.id;
+    if (!thick) thick = &tool;
   }
+  if (thick) return thick->id;
   if (role == Role::draw) {
     Tool pen = pen_of(ink);
     pen.id = fresh_tool_id(project, pen.id);
@@ -130,7 +138,15 @@ std::string choose_tool(Project& project, Role role, Color ink, const std::strin
     project.tools.push_back(pen);
     return pen.id;
   }
-  return any ? any->id : std::string{};
+  if (any) return any->id;
+  // Racks of older projects lack kinds of tool that came later.
+  for (Tool& tool : preset_tools()) {
+    if (!serves(tool, role)) continue;
+    tool.id = fresh_tool_id(project, tool.id);
+    project.tools.push_back(tool);
+    return project.tools.back().id;
+  }
+  return {};
 }
 
 void match_sheets(Project& project) {
@@ -222,6 +238,21 @@ Project set_repeats(Project project, const std::vector<LineRef>& lines, int repe
 Project set_stroke_by_stroke(Project project, const std::vector<LineRef>& lines, bool on) {
   return edit_lines(std::move(project), lines,
                     [&](Project&, const Piece&, LineDress& line) { line.stroke_by_stroke = on; });
+}
+
+Project set_raised(Project project, const std::vector<LineRef>& lines, double height_mm) {
+  return edit_lines(std::move(project), lines, [&](Project&, const Piece&, LineDress& line) {
+    line.raised_mm = std::clamp(height_mm, 0.0, 100.0);
+  });
+}
+
+Project set_setting(Project project, int sheet, Role role, const Setting& setting) {
+  if (const Sheet* on = find_sheet(project, sheet)) {
+    for (auto& stock : project.stocks) {
+      if (stock.id == on->stock) stock.settings[role] = setting;
+    }
+  }
+  return project;
 }
 
 bool wants_tool(const Project& project, const std::string& tool) {

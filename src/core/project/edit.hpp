@@ -37,8 +37,15 @@ Project edit_piece(Project project, int id, Change&& change) {
 /// Whether the repeats of the lines go over each stroke at once, or over the whole pass again.
 [[nodiscard]] Project set_stroke_by_stroke(Project project, const std::vector<LineRef>& lines, bool on);
 
-/// The rack tool for a role on a stock: for draw a pen of this ink (added to the rack when there is none), for cut the
-/// first blade that takes the thickness, else the first that serves. Empty for print and guide.
+/// How high what the lines outline stands up from its sheet; only guides mean it.
+[[nodiscard]] Project set_raised(Project project, const std::vector<LineRef>& lines, double height_mm);
+
+/// How the role is run on the stock of that sheet.
+[[nodiscard]] Project set_setting(Project project, int sheet, Role role, const Setting& setting);
+
+/// The rack tool for a role on a stock: for draw a pen of this ink (added to the rack when there is none), else the
+/// first that takes the stock's thickness and force, else its thickness, else the first that serves (added to the rack
+/// when none does). Empty for print and guide.
 [[nodiscard]] std::string choose_tool(Project& project, Role role, Color ink, const std::string& stock);
 
 /// Whether any line of the project, made ones included, wants the tool.

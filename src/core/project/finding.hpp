@@ -39,11 +39,13 @@ struct Fix {
     add_step,
     change_step,
     find_room,
-    mirror_job
+    mirror_job,
+    set_role,
+    stroke_by_stroke
   };
   Kind kind = Kind::confirm_roles;
   Said label;                       ///< what its button says
-  std::string tool;                 ///< use_tool: the rack id
+  std::string tool;                 ///< use_tool: the rack id; set_role: the role's word
   double number = 0;                ///< set_per_inch: units per inch; close_ends: the widest gap in mm
   std::vector<LineRef> on;          ///< the lines it touches; empty means all that the finding names
   std::vector<std::size_t> laid{};  ///< find_room: copies of parts, by their indices in Layout::laid

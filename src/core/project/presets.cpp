@@ -28,6 +28,12 @@ Stock clear_stock(std::string id, std::string name, Color color, double thicknes
   return s;
 }
 
+/// Marked and never cut: ink that dries by soaking in does not stay on it.
+Stock blank(Stock s) {
+  s.takes_ink = false, s.never_cut = true;
+  return s;
+}
+
 }  // namespace
 
 double grammage_of_cover(double pounds) {
@@ -49,6 +55,10 @@ std::vector<Tool> preset_tools() {
       tool("foil-tip-bold", "Foil tip 1.2", ToolKind::foil_tip, {Role::foil}, 1.2, 30, 200, 1.0, {176, 124, 40}),
       tool("engraving-tip", "Engraving tip", ToolKind::engraving_tip, {Role::engrave}, 0.2, 60, 350, 2.0,
            {120, 120, 120}),
+      tool("embossing-tip", "Embossing tip", ToolKind::embossing_tip, {Role::emboss}, 1.0, 60, 350, 0.6,
+           {150, 150, 150}),
+      tool("stippling-point", "Stippling point", ToolKind::stippling_point, {Role::emboss}, 0.4, 40, 250, 0.6,
+           {150, 150, 150}),
   };
 }
 
@@ -72,8 +82,8 @@ std::vector<Stock> preset_stocks() {
             {{cut, {180, 40, 5, 1}}, {draw, {20, 60, 0, 1}}}),
       stock("felt", "Felt", {196, 208, 186}, 1.2, 0, {{cut, {260, 25, 8, 2}}, {draw, {20, 50, 0, 1}}}),
       stock("stencil-film", "Stencil film", {214, 226, 236}, 0.19, 0, {{cut, {210, 30, 5, 2}}, {draw, {25, 60, 0, 1}}}),
-      clear_stock("acrylic", "Acrylic blank", {222, 232, 236}, 1.5, {{engrave, {220, 25, 0, 1}}}),
-      stock("soft-metal", "Soft metal blank", {201, 178, 120}, 0.8, 0, {{engrave, {250, 20, 0, 4}}}),
+      blank(clear_stock("acrylic", "Acrylic blank", {222, 232, 236}, 1.5, {{engrave, {220, 25, 0, 1}}})),
+      blank(stock("soft-metal", "Soft metal blank", {201, 178, 120}, 0.8, 0, {{engrave, {250, 20, 0, 4}}})),
   };
 }
 

@@ -22,6 +22,10 @@ std::string_view word(ToolKind kind) {
       return "foil tip";
     case ToolKind::engraving_tip:
       return "engraving tip";
+    case ToolKind::embossing_tip:
+      return "embossing tip";
+    case ToolKind::stippling_point:
+      return "stippling point";
     case ToolKind::other:
       break;
   }
@@ -33,6 +37,18 @@ std::optional<ToolKind> tool_kind_from(std::string_view text) {
     if (text == word(kind)) return kind;
   }
   return std::nullopt;
+}
+
+std::string_view word(Tack tack) {
+  switch (tack) {
+    case Tack::low:
+      return "low";
+    case Tack::high:
+      return "high";
+    case Tack::medium:
+      break;
+  }
+  return "medium";
 }
 
 Path placed_path(const Line& line) { return line.at == Affine{} ? *line.path : transformed(*line.path, line.at); }
@@ -105,6 +121,8 @@ Setting setting_for(const Stock& stock, Role role) {
       return {80, 25, 0, 1};
     case Role::engrave:
       return {150, 25, 0, 1};
+    case Role::emboss:
+      return {140, 40, 0, 1};
     default:
       return {40, 90, 0, 1};
   }

@@ -36,6 +36,7 @@ struct Line {
   int repeats = 0;                ///< times the tool goes over it; 0 = as the stock says
   bool stroke_by_stroke = false;  ///< repeats go over each stroke at once instead of over the whole pass again
   int coat = 0;                   ///< strokes of a fill: 1, or 2 for those of its second pass; other lines 0
+  double raised_mm = 0;           ///< guides: how high what they outline stands up from the sheet; 0: it does not
   Unknown unknown;
   friend bool operator==(const Line&, const Line&) = default;
 };
@@ -67,6 +68,7 @@ struct Dress {
   std::string tool;
   int repeats = 0;
   bool stroke_by_stroke = false;
+  double raised_mm = 0;
   Unknown unknown{};
   friend bool operator==(const Dress&, const Dress&) = default;
 };
@@ -96,10 +98,22 @@ struct Piece {
 };
 
 /// Something that goes into a holder. Force in grams-force, lengths in mm.
-enum class ToolKind { blade, scoring_tip, pen, pencil, chisel_marker, foil_tip, engraving_tip, other };
+enum class ToolKind {
+  blade,
+  scoring_tip,
+  pen,
+  pencil,
+  chisel_marker,
+  foil_tip,
+  engraving_tip,
+  embossing_tip,
+  stippling_point,
+  other
+};
 inline constexpr std::array kToolKinds{ToolKind::blade,         ToolKind::scoring_tip,   ToolKind::pen,
                                        ToolKind::pencil,        ToolKind::chisel_marker, ToolKind::foil_tip,
-                                       ToolKind::engraving_tip, ToolKind::other};
+                                       ToolKind::engraving_tip, ToolKind::embossing_tip, ToolKind::stippling_point,
+                                       ToolKind::other};
 /// As files and people say it: "scoring tip".
 [[nodiscard]] std::string_view word(ToolKind kind);
 [[nodiscard]] std::optional<ToolKind> tool_kind_from(std::string_view word);
@@ -114,6 +128,7 @@ struct Tool {
   double min_force_gf = 10, max_force_gf = 100;
   double thickest_mm = 0.5;  ///< thickest stock it is meant for
   int count = 1;             ///< how many of it there are: two blades may wait at two depths
+  double dry_s = 0;          ///< until a pass may go over what it has drawn; 0: at once
   Unknown unknown;
   friend bool operator==(const Tool&, const Tool&) = default;
 };
@@ -137,6 +152,8 @@ struct Stock {
   double grammage_gsm = 0;     ///< 0 where it does not apply
   double shrinks_percent = 0;  ///< of its length, in the wash before it is cut
   bool clear = false;          ///< seen through: a mark on its back shows at its front
+  bool takes_ink = true;       ///< ink stays on it; else it smears, or beads
+  bool never_cut = false;      ///< a blank that is marked and never cut: metal, acrylic
   LaidOut laid_out = LaidOut::as_drawn;
   Grain grain = Grain::none;
   std::map<Role, Setting> settings;
@@ -144,9 +161,15 @@ struct Stock {
   friend bool operator==(const Stock&, const Stock&) = default;
 };
 
+/// How well a mat holds what lies on it.
+enum class Tack { low, medium, high };
+inline constexpr std::array kTacks{Tack::low, Tack::medium, Tack::high};
+[[nodiscard]] std::string_view word(Tack tack);
+
 struct Mat {
   std::string name;
   double width_mm = 304.8, height_mm = 304.8;
+  Tack tack = Tack::medium;
   Unknown unknown{};
   friend bool operator==(const Mat&, const Mat&) = default;
 };
@@ -161,6 +184,7 @@ struct Machine {
   double max_force_gf = 350;
   double travel_mm_s = 200;
   double accel_mm_s2 = 2000;
+  double jerk_mm_s3 = 0;                ///< how quickly the acceleration itself may change; 0: at once
   double junction_deviation_mm = 0.02;  ///< how far the head may round a corner; sets its speed there
   double lower_s = 0.08, lift_s = 0.08;
   /// How far off a tool lands after a lift: the standard deviation along x and y. Common practice, no published source.
@@ -168,6 +192,12 @@ struct Machine {
   double swap_s = 45;       ///< hands on one tool swap
   double set_s = 15;        ///< hands on a mark set anew, tool left in; common practice, no published source
   bool sets_depth = false;  ///< the machine sets blade depths itself
+  /// Kinds of tool that each holder takes, by holder; nothing said: all.
+  std::vector<std::vector<ToolKind>> takes;
+  /// The bar that the mat passes under: what it clears, and how far it reaches before and behind the tip, mm.
+  double bar_clears_mm = 2.0, bar_reaches_mm = 25;
+  std::vector<double> rollers_mm;  ///< middles of the rollers that hold the mat down, from its left edge; as set now
+  double roller_width_mm = 12;
   Unknown unknown;
   [[nodiscard]] Box mat_area() const { return {0, 0, mat.width_mm, mat.height_mm}; }
   [[nodiscard]] Box usable_area() const { return mat_area().grown(-border_mm); }
@@ -187,13 +217,23 @@ struct HandOrder {
   friend bool operator==(const HandOrder&, const HandOrder&) = default;
 };
 
+/// What a holder has before the job begins.
+struct Loaded {
+  std::string tool;  ///< rack id; empty: nothing
+  double depth = 0;  ///< the mark it is set to; 0: none, or not known
+  friend bool operator==(const Loaded&, const Loaded&) = default;
+};
+
 /// In which order passes are run, and which of them.
 struct PlanSettings {
-  std::vector<Role> role_order{Role::draw, Role::foil, Role::engrave, Role::score, Role::cut};
+  std::vector<Role> role_order{Role::draw, Role::foil, Role::engrave, Role::emboss, Role::score, Role::cut};
   std::vector<HandOrder> by_hand;    ///< these come before what role_order says
+  std::vector<PassLine> pins;        ///< their passes keep their places when all is planned anew
+  std::vector<Loaded> loaded;        ///< by holder; nothing said: empty
   bool mirrored = false;             ///< the whole job is mirrored, once, when it is planned
   bool by_tool = false;              ///< all mats with the tools that are loaded, before these change
   std::vector<std::string> not_now;  ///< pass keys that are left out of the run
+  std::vector<Role> roles_not_now;   ///< roles that are left out of the run
   Unknown unknown;
   friend bool operator==(const PlanSettings&, const PlanSettings&) = default;
 };

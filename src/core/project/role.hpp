@@ -7,14 +7,15 @@
 
 namespace dotlane {
 
-enum class Role { cut, score, draw, foil, engrave, print, guide };
+enum class Role { cut, score, draw, foil, engrave, emboss, print, guide };
 
-inline constexpr std::array kRoles{Role::cut,     Role::score, Role::draw, Role::foil,
-                                   Role::engrave, Role::print, Role::guide};
+inline constexpr std::array kRoles{Role::cut,     Role::score,  Role::draw,  Role::foil,
+                                   Role::engrave, Role::emboss, Role::print, Role::guide};
 
 /// The word used in files, on the command line and (translated) in the window.
 [[nodiscard]] constexpr std::string_view word(Role r) {
-  constexpr std::array<std::string_view, 7> words{"cut", "score", "draw", "foil", "engrave", "print", "guide"};
+  constexpr std::array<std::string_view, 8> words{"cut",     "score",  "draw",  "foil",
+                                                  "engrave", "emboss", "print", "guide"};
   return words[static_cast<std::size_t>(r)];
 }
 
@@ -27,5 +28,10 @@ inline constexpr std::array kRoles{Role::cut,     Role::score, Role::draw, Role:
 
 /// True for the roles that a tool in the cutter carries out; print and guide lines are never run.
 [[nodiscard]] constexpr bool runs(Role r) { return r != Role::print && r != Role::guide; }
+
+/// True for the roles that mark a surface: what can be filled in with strokes.
+[[nodiscard]] constexpr bool marks(Role r) {
+  return r == Role::draw || r == Role::foil || r == Role::engrave || r == Role::emboss;
+}
 
 }  // namespace dotlane

@@ -157,7 +157,11 @@ std::vector<KindSpec> make_step_kinds() {
                {{"none", "none"}, {"shifted", "half a spacing on"}, {"turned", "turned by 90°"}}),
         choice("what", "fill", {{"inside", "inside each shape"}, {"between", "between frame and shapes"}}),
         choice("as", "strokes are",
-               {{"line", "as their shapes"}, {"draw", "drawn"}, {"foil", "foiled"}, {"engrave", "engraved"}}),
+               {{"line", "as their shapes"},
+                {"draw", "drawn"},
+                {"foil", "foiled"},
+                {"engrave", "engraved"},
+                {"emboss", "embossed"}}),
         choice("outline", "outline", {{"keep", "kept"}, {"leave-out", "left out"}}),
         only_for(choice("angle-from", "angle counts", {{"piece", "on the piece"}, {"mat", "on the mat"}}), straight),
         lines()}});

@@ -289,6 +289,7 @@ class Evaluation {
         if (!said->second.tool.empty()) line.tool = said->second.tool;
         line.repeats = said->second.repeats;
         line.stroke_by_stroke = said->second.stroke_by_stroke;
+        line.raised_mm = said->second.raised_mm;
       }
       if (piece->helper) line.role = Role::guide;
       if (!runs(line.role)) line.tool.clear();

@@ -14,17 +14,17 @@ const std::pair<FillPattern, const char*> kPatterns[] = {
 const std::pair<SecondCoat, const char*> kSeconds[] = {
     {SecondCoat::none, "none"}, {SecondCoat::shifted, "shifted"}, {SecondCoat::turned, "turned"}};
 
-/// The lines that are filled: those named, else what is drawn, foiled or engraved, else every closed one.
+/// The lines that are filled: those named, else what is drawn, foiled, engraved or embossed, else every closed one.
 std::vector<std::size_t> filled_lines(const std::string& of, bool between, const std::vector<Line>& lines) {
   const bool named_any = !trimmed(of).empty();
-  auto marked = [](const Line& l) { return l.role == Role::draw || l.role == Role::foil || l.role == Role::engrave; };
-  const bool marks =
-      !between && std::any_of(lines.begin(), lines.end(), [&](const Line& l) { return marked(l) && has_closed(l); });
+  const bool marked =
+      !between && std::any_of(lines.begin(), lines.end(), [](const Line& l) { return marks(l.role) && has_closed(l); });
   std::vector<std::size_t> out;
   for (std::size_t i = 0; i < lines.size(); ++i) {
     const Line& line = lines[i];
     if (line.coat > 0) continue;
-    if (named_any ? named(of, line, false) : line.role != Role::guide && (!marks || marked(line))) out.push_back(i);
+    if (named_any ? named(of, line, false) : line.role != Role::guide && (!marked || marks(line.role)))
+      out.push_back(i);
   }
   return out;
 }
@@ -132,10 +132,8 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
     made->parts.push_back({at, lines[meant[of]].id});
   }
   const Line& like = lines[meant.front()];
-  Role role = like.role == Role::foil || like.role == Role::engrave ? like.role : Role::draw;
-  if (take.is("as", "draw")) role = Role::draw;
-  if (take.is("as", "foil")) role = Role::foil;
-  if (take.is("as", "engrave")) role = Role::engrave;
+  Role role = marks(like.role) ? like.role : Role::draw;
+  if (const auto said = role_from(take.text("as"))) role = *said;
   const bool curved = follows_outline(made->options.pattern);
   std::vector<Line> strokes;
   for (int coat = 0; coat < (made->options.second == SecondCoat::none ? 1 : 2); ++coat) {
