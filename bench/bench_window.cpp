@@ -10,6 +10,7 @@
 #include "app/main_window.hpp"
 #include "application.hpp"
 #include "core/format/files.hpp"
+#include "core/format/svg_reader.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
 #include "core/shape/recipe_edit.hpp"
@@ -174,6 +175,47 @@ void edit_beside_million_strokes(benchmark::State& state) {
   }
 }
 BENCHMARK(edit_beside_million_strokes)->Unit(benchmark::kMillisecond)->Iterations(3);
+
+/// 300 passes: four pens over 75 numbers of repeats each.
+void bring_300_passes(MainWindow& window) {
+  std::string body;
+  for (int i = 0; i < 300; ++i)
+    body += "<path d=\"M" + std::to_string(10 + i % 20 * 12) + " " + std::to_string(10 + i / 20 * 12) + "h8\"/>";
+  const auto art = read_svg(
+      "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"290mm\" height=\"290mm\" viewBox=\"0 0 290 290\" "
+      "fill=\"none\" stroke=\"#000\">" +
+          body + "</svg>",
+      "many.svg");
+  Project p = add_artwork(new_project("many"), *art, "many.svg");
+  p.pieces[0].edit([&](Piece& piece) {
+    for (std::size_t i = 0; i < piece.lines.size(); ++i) {
+      Line& line = piece.lines[i];
+      line.role = Role::draw, line.tool = p.tools[i / 75].id, line.repeats = static_cast<int>(1 + i % 75);
+    }
+  });
+  window.session().commit(std::move(p), QString());
+  window.setStage(Stage::passes);
+}
+
+/// A frame of the lanes, scrubbing (0) or zooming along time (1): within 16 ms they follow the hand.
+void lanes_frame_300_passes(benchmark::State& state) {
+  application();
+  Shown shown(bring_300_passes);
+  Lanes& lanes = shown.window.lanes();
+  QImage canvas(lanes.size(), QImage::Format_RGB32);
+  const double seconds = shown.window.session().derived().plan.seconds;
+  int i = 0;
+  for (auto _ : state) {
+    if (state.range(0) == 0) {
+      lanes.setTime(seconds * (i++ % 100) / 100);
+    } else {
+      QKeyEvent key(QEvent::KeyPress, i++ % 20 < 10 ? Qt::Key_Plus : Qt::Key_Minus, {});
+      QApplication::sendEvent(&lanes, &key);
+    }
+    lanes.render(&canvas);
+  }
+}
+BENCHMARK(lanes_frame_300_passes)->Arg(0)->Arg(1)->Unit(benchmark::kMillisecond);
 
 }  // namespace
 }  // namespace dotlane

@@ -75,8 +75,18 @@ with tempfile.TemporaryDirectory() as folder:
     check("cutting says that it comes after the rest", any(r["pass"] == plan["passes"][-1]["index"] and r["why"] == "role" for r in plan["reasons"]))
     check("a pass has all its keys", set(plan["passes"][0]) >= {"index", "sheet", "role", "tool", "holder", "pause_before", "repeats", "contours", "length_mm", "travel_mm", "lifts", "seconds"})
     check("pauses are those before passes", plan["pauses"] == sum(p["pause_before"] for p in plan["passes"]))
-    check("running, three tools of 45 s and a mark of 15 s make the whole",
-          plan["swaps"] == 4 and abs(plan["running_seconds"] + 45 * 3 + 15 - plan["seconds"]) < 1e-3)
+    check("running, six tools of 45 s and a mark of 15 s make the whole",
+          plan["swaps"] == 7 and abs(plan["running_seconds"] + 45 * 6 + 15 - plan["seconds"]) < 1e-3)
+    check("a range of no width where no pace is known", plan["seconds_low"] == plan["seconds"] == plan["seconds_high"])
+    paced = json.loads(demo.read_text())
+    paced["machine"]["pace"] = {"cut": {"factor": 1.5, "spread": 0.2}}
+    (folder / "paced.dotlane").write_text(json.dumps(paced))
+    slow = report("plan", folder / "paced.dotlane")
+    cutting = sum(p["seconds"] for p in slow["passes"] if p["role"] == "cut")
+    check("a pace is in the seconds, its spread in the range",
+          abs(slow["seconds"] - plan["seconds"] - cutting / 3) < 0.01 and
+          abs(slow["seconds_high"] - slow["seconds"] - 0.2 * cutting) < 0.01)
+    check("text tells the range", " to " in run("plan", folder / "paced.dotlane").stdout)
     check("text says the same", f"{len(plan['passes'])} passes, {plan['pauses']} pauses" in run("plan", demo).stdout)
     check("lists", {"fine-blade", "pen-black"} <= {t["id"] for t in report("tools", demo)["tools"]} and len(report("stocks", demo)["stocks"]) == 11)
 

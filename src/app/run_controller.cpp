@@ -38,15 +38,16 @@ const Pause* RunController::pause() const {
 }
 
 double RunController::planTime() const {
-  // The cutter's clock does not run during pauses; the plan's does.
+  // The cutter's clock does not run during pauses, and the simulated one keeps the plan's pace without its factors.
   double running = head_.seconds, time = 0;
   for (const auto& pass : plan_->passes) {
     if (state_ != State::over && pass.index - 1 >= 0) {
       const Pause* now = pause();
       if (now && now->before_pass == static_cast<std::size_t>(pass.index - 1)) return now->start_s;
     }
-    if (running <= pass.seconds) return pass.start_s + running;
-    running -= pass.seconds;
+    const double seconds = pass.seconds / pass.pace.factor;
+    if (running <= seconds) return pass.start_s + running * pass.pace.factor;
+    running -= seconds;
     time = pass.start_s + pass.seconds;
   }
   return time;

@@ -263,9 +263,10 @@ void TopBar::update() {
                        : hidden == 0          ? counted(project.pieces.size(), tr("piece"), tr("pieces"))
                                               : tr("%1 hidden of %2").arg(hidden).arg(project.pieces.size()));
   stages_[1]->setState(project.sheets.empty() ? QString() : QString::number(project.sheets.size()));
-  stages_[2]->setState(plan.passes.empty()
-                           ? QString()
-                           : QStringLiteral("%1  ·  %2").arg(plan.passes.size()).arg(time_text(plan.seconds)));
+  stages_[2]->setState(
+      plan.passes.empty()
+          ? QString()
+          : QStringLiteral("%1  ·  %2").arg(plan.passes.size()).arg(span_text(plan.seconds, plan.spread_seconds())));
   mm_->setChecked(project.unit == LengthUnit::mm);
   inch_->setChecked(project.unit == LengthUnit::inch);
   const auto& findings = session_.derived().findings;

@@ -57,6 +57,15 @@ QString time_text(double seconds) {
   return QLocale().toString(minutes / 60) + tr(" h ") + QLocale().toString(minutes % 60) + tr(" min");
 }
 
+QString span_text(double seconds, double spread) {
+  const QString from = time_text(seconds - spread), to = time_text(seconds + spread);
+  if (from == to) return time_text(seconds);
+  // The unit once where it is the same.
+  const QChar space = QLatin1Char(' ');
+  const bool alike = from.count(space) == 1 && to.count(space) == 1 && from.section(space, 1) == to.section(space, 1);
+  return tr("%1 to %2").arg(alike ? from.section(space, 0, 0) : from, to);
+}
+
 QString counted(std::size_t n, const QString& one, const QString& many) {
   return QLocale().toString(static_cast<qulonglong>(n)) + QChar(0xA0) + (n == 1 ? one : many);
 }

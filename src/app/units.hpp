@@ -25,6 +25,8 @@ void set_inch_parts(int parts);
 [[nodiscard]] QString run_length_text(double mm, LengthUnit unit);
 /// "48 s", "3.5 min", "1 h 12 min".
 [[nodiscard]] QString time_text(double seconds);
+/// Give or take so many seconds: "14 to 16 min".
+[[nodiscard]] QString span_text(double seconds, double spread);
 /// "1 piece" or "5 pieces": the number in the user's locale before the word that fits it.
 [[nodiscard]] QString counted(std::size_t n, const QString& one, const QString& many);
 /// What was typed, in mm: a number, fraction or sum in the project's unit or others (see core/typed_number.hpp), "/s"

@@ -169,7 +169,9 @@ Json plan_report(const Plan& plan) {
           {"optimal", plan.optimal},
           {"mirrored", plan.mirrored},
           {"running_seconds", rounded(plan.running_seconds())},
-          {"seconds", rounded(plan.seconds)}};
+          {"seconds", rounded(plan.seconds)},
+          {"seconds_low", rounded(plan.seconds - plan.spread_seconds())},
+          {"seconds_high", rounded(plan.seconds + plan.spread_seconds())}};
 }
 
 Json run_report(const RunRecord& record, const Plan& plan) {
@@ -249,7 +251,11 @@ std::string plan_text(const Project& project, const Plan& plan) {
            padded(std::to_string(p.lifts), 7) + padded(std::to_string(p.repeats), 9) + "  " + minutes(p.seconds) + "\n";
   }
   out += std::to_string(plan.passes.size()) + " passes, " + std::to_string(plan.pauses.size()) + " pauses, " +
-         minutes(plan.seconds) + " with hands on" + (plan.mirrored ? ", mirrored" : "") + "\n";
+         minutes(plan.seconds) + " with hands on" +
+         (plan.spread_seconds() >= 1 ? " (" + minutes(plan.seconds - plan.spread_seconds()) + " to " +
+                                           minutes(plan.seconds + plan.spread_seconds()) + ")"
+                                     : "") +
+         (plan.mirrored ? ", mirrored" : "") + "\n";
   if (!plan.optimal)
     out += "Not proven to be the best order; no order needs fewer than " + std::to_string(plan.least_pauses) +
            " pauses.\n";

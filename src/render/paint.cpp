@@ -5,6 +5,7 @@
 #include <unordered_map>
 
 #include "core/shape/paint_layers.hpp"
+#include "render/course_painter.hpp"
 #include "render/role_style.hpp"
 
 namespace dotlane {
@@ -17,21 +18,6 @@ constexpr std::size_t kThumbnailPolylines = 600;   // of a line; of more, every 
 Color ground_of(const Project& project, const Piece& piece, const Theme& theme) {
   const Stock* stock = find_stock(project, piece.stock);
   return stock ? stock->color : to_color(theme.mat);
-}
-
-/// The polyline in pixels, without points that would fall on the last one.
-void to_pixels(const View& view, const Affine& map, const Polyline& polyline, QPolygonF& out) {
-  out.clear();
-  const Affine m = Affine{view.px_per_mm, 0, 0, view.px_per_mm, view.origin.x(), view.origin.y()} * map;
-  QPointF last;
-  for (std::size_t i = 0; i < polyline.points.size(); ++i) {
-    const Vec p = m(polyline.points[i]);
-    const QPointF q(p.x, p.y);
-    if (i > 0 && i + 1 < polyline.points.size() && std::abs(q.x() - last.x()) + std::abs(q.y() - last.y()) < 0.5)
-      continue;
-    out.append(q);
-    last = q;
-  }
 }
 
 /// The polylines of a piece's lines; of lines that share theirs, without detail that is too small to be seen.
@@ -99,15 +85,6 @@ bool is_filled(const Piece& piece) {
   return std::any_of(piece.lines.begin(), piece.lines.end(), [](const Line& line) { return line.coat > 0; });
 }
 
-/// A course of the tool; a touch of the tip has one point, or two at one place.
-void draw_course(QPainter& p, const QPolygonF& pixels) {
-  if (pixels.size() == 1 || (pixels.size() == 2 && pixels[0] == pixels[1])) {
-    p.drawPoint(pixels[0]);
-  } else {
-    p.drawPolyline(pixels);
-  }
-}
-
 /// The card that the cut lines leave, shapes inside shapes being holes.
 /// With the id of a line, what that one encloses.
 QPainterPath material_path(const View& view, const DrawnPiece& piece, Courses& courses, const char* only = nullptr) {
@@ -118,7 +95,7 @@ QPainterPath material_path(const View& view, const DrawnPiece& piece, Courses& c
     if (piece.piece->lines[i].role != Role::cut || (only && piece.piece->lines[i].id != only)) continue;
     for (const auto& polyline : courses.of(i)) {
       if (!polyline.closed) continue;
-      to_pixels(view, piece.map_of(i), polyline, pixels);
+      to_pixels(view, piece.map_of(i), polyline.points, pixels);
       area.addPolygon(pixels);
     }
   }
@@ -216,6 +193,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
   p.setOpacity(options.strength);
   p.setBrush(Qt::NoBrush);
   p.setRenderHint(QPainter::Antialiasing, !dense);
+  CoursePainter painter(p, view, dense);
   // Lower layers first.
   for (auto it = drawing.pieces.rbegin(); it != drawing.pieces.rend(); ++it) {
     const DrawnPiece& piece = **it;
@@ -228,7 +206,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       p.setPen(pen);
       for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
         for (const auto& polyline : courses.of(i)) {
-          to_pixels(view, piece.map_of(i), polyline, pixels);
+          to_pixels(view, piece.map_of(i), polyline.points, pixels);
           p.drawPolyline(pixels);
         }
       }
@@ -236,6 +214,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     }
     if (const auto paint = options.stacked ? paint_of(piece) : std::nullopt) {
       // In the end there is the paint, and no stencil any more.
+      painter.finish(options.stop);
       p.setRenderHint(QPainter::Antialiasing, true);
       p.fillPath(material_path(view, piece, courses, kPlateOpenings), to_qcolor(*paint));
       p.setRenderHint(QPainter::Antialiasing, !dense);
@@ -244,6 +223,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     const Color ground = ground_of(project, *piece.piece, theme);
     const bool rehearsed = is_filled(*piece.piece);
     if (options.stacked) {
+      painter.finish(options.stop);
       p.setRenderHint(QPainter::Antialiasing, true);
       const QPainterPath material = material_path(view, piece, courses);
       p.setPen(Qt::NoPen);
@@ -257,10 +237,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       p.setRenderHint(QPainter::Antialiasing, !dense);
     }
     for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
-      if (stopped()) {
-        p.restore();
-        return painted;
-      }
+      if (stopped()) break;
       if (!options.clip.isNull() && !view.to_px(piece.line_bounds[i].grown(0.5)).intersects(options.clip)) continue;
       const Line& line = piece.piece->lines[i];
       const Tool* tool = find_tool(project, line.tool);
@@ -272,33 +249,31 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
         const Stock* stock = find_stock(project, piece.piece->stock);
         pen = fill_pen(mark_color(*tool, line.role, stock), tool->tip_width_mm * view.px_per_mm, dense);
       }
-      p.setPen(pen);
       if (line.role == Role::print && line.filled) {
+        painter.finish(options.stop);
         QPainterPath area;
         area.setFillRule(line.path->fill_rule == FillRule::evenodd ? Qt::OddEvenFill : Qt::WindingFill);
         for (const auto& polyline : courses.of(i)) {
-          to_pixels(view, piece.map_of(i), polyline, pixels);
+          to_pixels(view, piece.map_of(i), polyline.points, pixels);
           area.addPolygon(pixels);
         }
         p.fillPath(area, QColor(line.color.r, line.color.g, line.color.b, 90));
       }
       const auto& polylines = courses.of(i);
-      for (std::size_t k = 0; k < polylines.size(); ++k) {
-        if (k % 4096 == 4095 && stopped()) break;
-        to_pixels(view, piece.map_of(i), polylines[k], pixels);
-        draw_course(p, pixels);
-        painted += static_cast<std::size_t>(pixels.size());
-        if (line.role == Role::foil && !strokes) {
-          QPen inner(to_qcolor(ground), 1.2);
-          inner.setCosmetic(true);
-          const QPen outer = p.pen();
-          p.setPen(inner);
-          p.drawPolyline(pixels);
-          p.setPen(outer);
-        }
+      const auto paint_all = [&](const QPen& with) {
+        painter.set_pen(with);
+        for (std::size_t k = 0; k < polylines.size() && !(k % 4096 == 4095 && stopped()); ++k)
+          painted += painter.draw(polylines[k].points, piece.map_of(i));
+      };
+      paint_all(pen);
+      if (line.role == Role::foil && !strokes && !dense) {  // a double line: the ground inside a wide one
+        QPen inner(to_qcolor(ground), 1.2);
+        inner.setCosmetic(true);
+        paint_all(inner);
       }
     }
   }
+  painter.finish(options.stop);
   if (options.stacked && options.hidden && !dense) {
     // Everything once more, faintly: what shows through is what lies under.
     p.setOpacity(options.strength * 0.35);
@@ -309,7 +284,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
         pen.setCosmetic(true);
         p.setPen(pen);
         for (const auto& polyline : *piece->flat->lines[i].polylines) {
-          to_pixels(view, piece->map_of(i), polyline, pixels);
+          to_pixels(view, piece->map_of(i), polyline.points, pixels);
           p.drawPolyline(pixels);
         }
       }
@@ -340,7 +315,7 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
       }
       p.setRenderHint(QPainter::Antialiasing, painted < kSmoothSegments / 4);
       for (const auto& polyline : all) {
-        to_pixels(view, piece->map_of(i), polyline, pixels);
+        to_pixels(view, piece->map_of(i), polyline.points, pixels);
         p.drawPolyline(pixels);
         painted += static_cast<std::size_t>(pixels.size());
       }
@@ -349,8 +324,8 @@ void paint_highlight(QPainter& p, const View& view, const Drawing& drawing, cons
   p.restore();
 }
 
-void paint_mark(QPainter& p, const View& view, const Project& project, const std::string& tool_id, const Stock* stock,
-                const std::vector<Vec>& points, const Theme& theme) {
+QPen mark_pen(const View& view, const Project& project, const std::string& tool_id, const Stock* stock,
+              const Theme& theme) {
   const Tool* tool = find_tool(project, tool_id);
   const double tip = tool ? tool->tip_width_mm : 0.2;
   const bool cuts = tool && serves(*tool, Role::cut), dents = tool && serves(*tool, Role::score);
@@ -361,22 +336,23 @@ void paint_mark(QPainter& p, const View& view, const Project& project, const std
   QPen pen(color, std::max(tip * view.px_per_mm, 1.2));
   pen.setCapStyle(Qt::RoundCap);
   pen.setJoinStyle(Qt::RoundJoin);
-  p.setPen(pen);
-  QPolygonF pixels;
-  Polyline polyline{points, false};
-  to_pixels(view, {}, polyline, pixels);
-  draw_course(p, pixels);
+  return pen;
+}
+
+QPen mark_pen(const View& view, const Project& project, const Mark& mark, const Theme& theme) {
+  return mark_pen(view, project, mark.tool, stock_of(project, sheet_at(project, mark.mat, mark.points.front())), theme);
 }
 
 void paint_marks(QPainter& p, const View& view, const Project& project, const RunRecord& record, int mat,
-                 const Theme& theme, std::size_t from, std::size_t to) {
+                 const Theme& theme) {
   p.setRenderHint(QPainter::Antialiasing);
-  for (std::size_t i = from; i < std::min(to, record.marks.size()); ++i) {
-    const Mark& mark = record.marks[i];
+  CoursePainter painter(p, view, record.marks.size() > kSmoothSegments);
+  for (const Mark& mark : record.marks) {
     if (mark.mat != mat || mark.points.empty()) continue;
-    paint_mark(p, view, project, mark.tool, stock_of(project, sheet_at(project, mat, mark.points.front())), mark.points,
-               theme);
+    painter.set_pen(mark_pen(view, project, mark, theme));
+    painter.draw(mark.points, {});
   }
+  painter.finish();
 }
 
 void paint_head(QPainter& p, QPointF at, bool down, const Theme& theme) {
@@ -404,7 +380,7 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
   p.setClipRect(box.adjusted(2, 2, -2, -2));
   p.setBrush(Qt::NoBrush);
   const View view = View::fitting(piece.bounds, box, 6);
-  QPolygonF pixels;
+  CoursePainter courses(p, view, false);
   for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
     const Line& line = piece.piece->lines[i];
     const Tool* tool = find_tool(project, line.tool);
@@ -419,8 +395,7 @@ void paint_thumbnail(QPainter& p, const QRectF& box, const Project& project, con
     const auto& polylines = *piece.flat->lines[i].polylines;
     const std::size_t every = polylines.size() / kThumbnailPolylines + 1;
     for (std::size_t k = 0; k < polylines.size(); k += every) {
-      to_pixels(view, piece.map_of(i), polylines[k], pixels);
-      draw_course(p, pixels);
+      courses.draw(polylines[k].points, piece.map_of(i));
     }
   }
   p.restore();

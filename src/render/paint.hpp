@@ -3,7 +3,6 @@
 
 #include <QPainter>
 #include <atomic>
-#include <limits>
 
 #include "core/job/run_record.hpp"
 #include "core/plan/plan.hpp"
@@ -44,7 +43,8 @@ struct LineOptions {
 
 /// Every line in its role's pattern, strokes of fills as they will look: at tip width, in the colour of the mark.
 /// Points nearer than half a pixel to the last one painted are passed over. With more than 20,000 segments in sight,
-/// lines are one pixel wide and lose their smooth edges. Returns the number painted.
+/// lines are a pixel wide and drawn straight into the painter's image, if it has one (PixelLines). Returns the number
+/// painted.
 std::size_t paint_lines(QPainter& painter, const View& view, const Project& project, const Drawing& drawing,
                         const Theme& theme, const LineOptions& options);
 
@@ -52,12 +52,16 @@ std::size_t paint_lines(QPainter& painter, const View& view, const Project& proj
 void paint_highlight(QPainter& painter, const View& view, const Drawing& drawing, const std::vector<LineRef>& lines,
                      const QColor& color, double width_px);
 
-/// What tools have marked on the stock, at tip width, as it would look: ink in its colour, engraving as mark_color()
-/// says, cuts as gaps, scores as soft dents.
-void paint_mark(QPainter& painter, const View& view, const Project& project, const std::string& tool,
-                const Stock* stock, const std::vector<Vec>& points, const Theme& theme);
+/// What a tool marks on the stock as it would look, at tip width: ink in its colour, engraving as mark_color() says,
+/// cuts as gaps, scores as soft dents.
+[[nodiscard]] QPen mark_pen(const View& view, const Project& project, const std::string& tool, const Stock* stock,
+                            const Theme& theme);
+/// The same for a mark of a run, which has at least one point.
+[[nodiscard]] QPen mark_pen(const View& view, const Project& project, const Mark& mark, const Theme& theme);
+
+/// What a run has marked on a mat.
 void paint_marks(QPainter& painter, const View& view, const Project& project, const RunRecord& record, int mat,
-                 const Theme& theme, std::size_t from = 0, std::size_t to = std::numeric_limits<std::size_t>::max());
+                 const Theme& theme);
 
 /// The head: a ring with a cross, filled while the tool is down.
 void paint_head(QPainter& painter, QPointF at, bool down, const Theme& theme);

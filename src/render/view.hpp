@@ -17,6 +17,7 @@ struct View {
     return {(p.x() - origin.x()) / px_per_mm, (p.y() - origin.y()) / px_per_mm};
   }
   [[nodiscard]] QRectF to_px(const Box& b) const { return {to_px(Vec{b.x0, b.y0}), to_px(Vec{b.x1, b.y1})}; }
+  [[nodiscard]] Affine onto_pixels() const { return {px_per_mm, 0, 0, px_per_mm, origin.x(), origin.y()}; }
   /// The view that shows the box as large as the canvas allows, with a margin in px around it.
   [[nodiscard]] static View fitting(const Box& box, const QRectF& canvas, double margin) {
     View v;

@@ -361,3 +361,61 @@ TEST_CASE("selecting one pass keeps what must be loaded for it") {
     return l.holds == cut.passes[0].tool && l.holder == cut.passes[0].holder;
   }));
 }
+
+TEST_CASE("a machine's pace makes its passes as much longer, everything else stays, and tells how sure it is") {
+  const Project plain = four_inks();
+  Project slow = plain;
+  slow.machine.pace[Role::draw] = {1.25, 0.1};
+  DrawingCache cache;
+  const Plan before = derive(plain, cache).plan, after = derive(slow, cache).plan;
+  REQUIRE(after.passes.size() == before.passes.size());
+  CHECK(before.spread_seconds() == 0);
+  double later = 0, spread = 0;
+  for (std::size_t i = 0; i < after.passes.size(); ++i) {
+    const Pass &was = before.passes[i], &is = after.passes[i];
+    const double factor = is.role == Role::draw ? 1.25 : 1;
+    CAPTURE(i);
+    CHECK(is.seconds == Approx(factor * was.seconds));
+    CHECK(is.stroke_end_s.back() == Approx(is.seconds));
+    CHECK(is.travel_mm == Approx(was.travel_mm));
+    CHECK(is.start_s == Approx(was.start_s + later));
+    later += is.seconds - was.seconds;
+    if (is.role == Role::draw) spread += 0.1 * is.seconds;
+    // Half way through, the head is where it is half way through without.
+    const Moment there = moment_at(after, slow.machine, is.start_s + is.seconds / 2),
+                 was_there = moment_at(before, plain.machine, was.start_s + was.seconds / 2);
+    CHECK(distance(there.head, was_there.head) < 1e-6);
+    CHECK(there.stroke == was_there.stroke);
+  }
+  CHECK(later > 1);
+  CHECK(after.seconds == Approx(before.seconds + later));
+  CHECK(after.spread_seconds() == Approx(spread));
+}
+
+TEST_CASE("parts are cut round last where that is wished: all that they hold comes before any of them is loose") {
+  std::string body;
+  for (int i = 0; i < 12; ++i) {
+    const std::string x = std::to_string(20 + i % 4 * 50), y = std::to_string(20 + i / 4 * 50), k = std::to_string(i);
+    body += "<rect id=\"o" + k + "\" x=\"" + x + "\" y=\"" + y + "\" width=\"40\" height=\"40\"/>";
+    body += "<circle id=\"h" + k + "\" cx=\"" + std::to_string(40 + i % 4 * 50) + "\" cy=\"" +
+            std::to_string(40 + i / 4 * 50) + "\" r=\"9\"/>";
+    body += "<path id=\"s" + k + "\" d=\"M" + std::to_string(25 + i % 4 * 50) + " " + std::to_string(26 + i / 4 * 50) +
+            "h20\"/>";
+  }
+  Project p = project_of(body);
+  std::vector<LineRef> all;
+  for (const auto& line : p.pieces[0]->lines) all.push_back({1, line.id});
+  p = assign_role(std::move(p), all, Role::cut);
+  const auto outlines = [](const Project& q) {
+    const Derived d = derived(q);
+    REQUIRE(d.plan.passes.size() == 1);
+    std::string out;
+    for (const auto& stroke : d.plan.passes[0].strokes)
+      out += d.drawing.pieces[0]->piece->lines[stroke.line].id.front() == 'o' ? 'o' : '.';
+    return out;
+  };
+  CHECK(outlines(p).size() == 36);
+  CHECK(outlines(p).find('o') < 12);  // as they come
+  p.plan.outlines_last = true;
+  CHECK(outlines(p) == std::string(24, '.') + std::string(12, 'o'));
+}

@@ -35,6 +35,68 @@ TEST_CASE("a project reads back equal and writes the same bytes") {
   CHECK(demo->pieces.size() == 5);
 }
 
+TEST_CASE("each thing said of machine, mat, stock, tool and run is kept when it is the only one said") {
+  using Say = void (*)(Project&);
+  static constexpr Say all[] = {
+      [](Project& p) { p.machine.mat.tack = Tack::high; },
+      [](Project& p) { p.machine.border_mm = 3; },
+      [](Project& p) { p.machine.holders = 3; },
+      [](Project& p) { p.machine.rated_thickness_mm = 3; },
+      [](Project& p) { p.machine.max_force_gf = 90; },
+      [](Project& p) { p.machine.travel_mm_s = 90; },
+      [](Project& p) { p.machine.accel_mm_s2 = 900; },
+      [](Project& p) { p.machine.jerk_mm_s3 = 9000; },
+      [](Project& p) { p.machine.junction_deviation_mm = 0.5; },
+      [](Project& p) { p.machine.lower_s = 0.5; },
+      [](Project& p) { p.machine.lift_s = 0.5; },
+      [](Project& p) { p.machine.landing_mm = 0.5; },
+      [](Project& p) { p.machine.swap_s = 5; },
+      [](Project& p) { p.machine.set_s = 5; },
+      [](Project& p) { p.machine.sets_depth = true; },
+      [](Project& p) {
+        p.machine.takes = {{}, {ToolKind::pen}};
+      },
+      [](Project& p) { p.machine.bar_clears_mm = 5; },
+      [](Project& p) { p.machine.bar_reaches_mm = 5; },
+      [](Project& p) {
+        p.machine.rollers_mm = {30, 72};
+      },
+      [](Project& p) { p.machine.roller_width_mm = 5; },
+      [](Project& p) {
+        p.machine.pace[Role::draw] = {1.2, 0.1};
+      },
+      [](Project& p) { p.stocks[0].shrinks_percent = 5; },
+      [](Project& p) { p.stocks[0].clear = true; },
+      [](Project& p) { p.stocks[0].takes_ink = false; },
+      [](Project& p) { p.stocks[0].never_cut = true; },
+      [](Project& p) { p.stocks[0].laid_out = LaidOut::packed; },
+      [](Project& p) { p.stocks[0].grain = Grain::across; },
+      [](Project& p) { p.tools[0].count = 5; },
+      [](Project& p) { p.tools[0].dry_s = 5; },
+      [](Project& p) { p.tools[0].thickest_mm = 5; },
+      [](Project& p) {
+        p.plan.pins = {{1, "l0", 1}};
+      },
+      [](Project& p) {
+        p.plan.loaded = {{}, {"pen-black", 0}};
+      },
+      [](Project& p) { p.plan.by_tool = true; },
+      [](Project& p) { p.plan.outlines_last = true; },
+      [](Project& p) { p.plan.mirrored = true; },
+      [](Project& p) { p.plan.not_now = {"a key"}; },
+      [](Project& p) { p.plan.roles_not_now = {Role::foil}; },
+  };
+  for (std::size_t i = 0; i < std::size(all); ++i) {
+    CAPTURE(i);
+    Project p = new_project("said");
+    all[i](p);
+    CHECK(p != new_project("said"));
+    const auto again = project_from_json(to_json(p), "said.dotlane");
+    REQUIRE(again);
+    CHECK(*again == p);
+  }
+}
+
 TEST_CASE("fields of a newer program survive load and save") {
   std::string text = to_json(four_inks());
   auto insert = [&](const std::string& before, const std::string& what) {

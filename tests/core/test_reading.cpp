@@ -28,6 +28,9 @@ Json whole() {
   json["pieces"][0]["recipe"] = {{{"id", 1}, {"kind", "offset"}, {"on", true}, {"values", {{"by", 1.0}}}},
                                  {{"id", 2}, {"kind", "fold-in-nine"}, {"on", true}, {"values", {{"times", 9}}}}};
   json["checks"] = {{"tiny_mm2", 2.0}};
+  json["plan"]["pins"] = {json["plan"]["by_hand"][0]["first"]};
+  json["plan"]["loaded"] = {{{"tool", "pen-black"}, {"depth", 0.0}}};
+  json["machine"]["pace"] = {{"cut", {{"factor", 1.2}, {"spread", 0.1}}}};
   Json shape = json["pieces"][1];
   shape["id"] = 900;
   shape["lines"] = Json::array();
@@ -43,7 +46,7 @@ void sprinkle(Json& json, const std::string& at, std::vector<std::string>& place
     for (auto& [key, value] : json.items())
       // The keys of these are names, not fields.
       sprinkle(value, at + "/" + std::regex_replace(key, std::regex("~"), "~0"), places,
-               key == "settings" || key == "made_lines");
+               key == "settings" || key == "made_lines" || key == "pace");
     if (!keyed) {
       json["of a later version"] = {{"list", {1, 2, 3}}, {"text", "kept"}};
       places.push_back(at + "/of a later version");

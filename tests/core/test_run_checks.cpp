@@ -392,3 +392,33 @@ TEST_CASE("of a fill, parts that are covered much less than the others are told"
   CHECK(thin > 0);
   CHECK_FALSE(says(filled(R"(<rect id="also" x="120" y="40" width="60" height="60"/>)"), "fill-thin"));
 }
+
+TEST_CASE("an order by hand that costs hands is said with what it costs, planning again settles it and keeps pins") {
+  // One pen in two passes, other inks between them: by hand the pen goes in twice.
+  Project p = project_of(R"(<rect id="card" x="20" y="20" width="100" height="70" stroke="#444444"/>
+    <path id="night" d="M30 30 h40" stroke="#101010"/><path id="stars" d="M30 35 h40" stroke="#101010"/>
+    <path id="sea" d="M30 40 h40" stroke="#1f6f78"/><path id="sun" d="M30 50 h40" stroke="#e8d21c"/>
+    <path id="rust" d="M30 60 h40" stroke="#9c5a2e"/>)");
+  p = set_repeats(std::move(p), {{1, "stars"}}, 2);
+  const Derived planned = derived(p);
+  REQUIRE(planned.plan.passes.size() == 6);
+  CHECK_FALSE(finding(planned, "hand-order"));
+  CHECK(planned.plan.hand_pauses == 0);
+  int stars = 0;
+  for (const auto& pass : planned.plan.passes) stars = pass.repeats == 2 ? pass.index : stars;
+  REQUIRE(stars > 1);
+  Project dragged = put_pass(p, planned.drawing, planned.plan, stars, 1);
+  const Derived by_hand = derived(dragged);
+  const PlanChange more = change_of(planned.plan, by_hand.plan);
+  CHECK(more.pauses + more.swaps > 0);
+  CHECK(by_hand.plan.hand_pauses == more.pauses);
+  CHECK(by_hand.plan.hand_swaps == more.swaps);
+  CHECK(said(dragged, "hand-order").find("by hand needs 1") != std::string::npos);
+  CHECK(change_of(planned.plan, derived(fixed(dragged, "hand-order")).plan).seconds == Approx(0).margin(1e-6));
+  // What is pinned there is meant so: nothing is said, and nothing forgotten.
+  const Project pinned = pin_pass(dragged, by_hand.drawing, by_hand.plan, 1, true);
+  CHECK_FALSE(says(pinned, "hand-order"));
+  // An order by hand that costs nothing needs no words.
+  const Project swapped = put_pass(p, planned.drawing, planned.plan, 2, 1);
+  CHECK(derived(swapped).plan.hand_pauses == 0);
+}

@@ -226,10 +226,12 @@ ScheduleProblem random_problem(Chance& chance, int tasks, int holders, int tools
   }
   // Reasons run from lower numbers to higher ones of a shuffled row, so there are no rings.
   const int dense = chance.whole(0, 4);
+  const int pinned = chance.whole(0, 2) == 0 ? chance.whole(0, tasks - 1) : -1;  // stays where it is among all others
   for (int a = 0; a < tasks; ++a) {
     for (int b = a + 1; b < tasks; ++b) {
       if (p.tasks[static_cast<std::size_t>(a)].mat != p.tasks[static_cast<std::size_t>(b)].mat) continue;
-      if (chance.whole(0, 9) < dense) p.before.push_back({static_cast<std::size_t>(a), static_cast<std::size_t>(b)});
+      if (chance.whole(0, 9) < dense || a == pinned || b == pinned)
+        p.before.push_back({static_cast<std::size_t>(a), static_cast<std::size_t>(b)});
       if (dries && chance.whole(0, 4) == 0)
         p.drying.push_back(
             {static_cast<std::size_t>(a), static_cast<std::size_t>(b), static_cast<double>(chance.whole(10, 120))});

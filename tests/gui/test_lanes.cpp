@@ -73,6 +73,8 @@ TEST_CASE("while a pass is dragged the lanes say what that would cost, and Escap
 
 TEST_CASE("a pass is pinned by a key or its box, and planning again keeps it alone where it is") {
   OnPasses o;
+  o.click("planAgain");  // what is put in order by hand in the demo
+  o.session().settle();
   std::vector<std::string> planned;
   for (const auto& pass : o.passes()) planned.push_back(pass.key);
   const int last = static_cast<int>(planned.size());
@@ -320,4 +322,41 @@ TEST_CASE("300 passes have their lanes, and each is found where it is painted") 
     ++picked;
   }
   CHECK(picked > 2);
+}
+
+TEST_CASE("a pace typed for a role is in all times from then on, and tells them as a range") {
+  Opened o(demo());
+  o.stage(Stage::passes);
+  const double before = o.session().derived().plan.seconds;
+  choose(o.find<QComboBox>("paceRole"), 0);
+  type(o.find<NumberField>("paceFactor"), "1.5");
+  o.session().settle();
+  const Plan& plan = o.session().derived().plan;
+  double cutting = 0;
+  for (const auto& pass : plan.passes) cutting += pass.role == Role::cut ? pass.seconds : 0;
+  CHECK(cutting > 50);
+  CHECK(plan.seconds == Approx(before + cutting / 3).margin(0.5));
+  CHECK(o.project().machine.pace.at(Role::cut) == Pace{1.5, 0});
+  type(o.find<NumberField>("paceSpread"), "30");
+  o.session().settle();
+  const QString said = span_text(o.session().derived().plan.seconds, 0.3 * cutting);
+  CHECK(said.contains(QStringLiteral(" to ")));
+  bool shown = false;
+  for (const auto* label : o.window.findChildren<QLabel*>())
+    shown = shown || (label->isVisible() && label->text().contains(said));
+  CHECK(shown);
+  // As planned again: nothing is kept.
+  type(o.find<NumberField>("paceFactor"), "1");
+  type(o.find<NumberField>("paceSpread"), "0");
+  CHECK(o.project().machine.pace.empty());
+}
+
+TEST_CASE("cutting round parts last is a box in the passes panel, and an order by hand says what it costs") {
+  OnPasses o;
+  CHECK_FALSE(o.project().plan.outlines_last);
+  o.click("outlinesLast");
+  CHECK(o.project().plan.outlines_last);
+  o.undo();
+  CHECK_FALSE(o.project().plan.outlines_last);
+  CHECK_FALSE(o.find<QCheckBox>("outlinesLast")->isChecked());
 }

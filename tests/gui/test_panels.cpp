@@ -85,6 +85,10 @@ TEST_CASE("a pass says why it comes where it does, stays where it is dragged, an
     o.session().settle();
   };
   const auto passes = [&]() -> const std::vector<Pass>& { return o.session().derived().plan.passes; };
+  REQUIRE_FALSE(o.project().plan.by_hand.empty());
+  o.click("planAgain");  // what is put in order by hand in the demo
+  o.session().settle();
+  CHECK(o.project().plan.by_hand.empty());
   const int last = static_cast<int>(passes().size());
   REQUIRE(passes().back().role == Role::cut);
   click(last);

@@ -193,6 +193,10 @@ TEST_CASE("words for lengths and times") {
   CHECK(time_text(210) == "3.5 min");
   CHECK(time_text(1800) == "30 min");
   CHECK(time_text(4320) == "1 h 12 min");
+  CHECK(span_text(900, 60) == "14 to 16 min");
+  CHECK(span_text(60, 10) == "50 s to 1.2 min");
+  CHECK(span_text(3600, 600) == "50 min to 1 h 10 min");
+  CHECK(span_text(1800, 3) == "30 min");
   CHECK(run_length_text(812, LengthUnit::mm) == "812 mm");
   CHECK(run_length_text(1930, LengthUnit::mm) == "1.9 m");
   CHECK(counted(1, "piece", "pieces") == QStringLiteral("1\u00a0piece"));

@@ -7,8 +7,8 @@
 namespace dotlane {
 namespace {
 
-constexpr std::size_t kPaintAtOnce = 30'000;  // segments; more are painted aside
-constexpr int kOver = 160;                    // px painted beyond the edges, so that panning shows something
+constexpr std::size_t kPaintAtOnce = 250'000;  // segments; more are painted aside
+constexpr int kOver = 160;                     // px painted beyond the edges, so that panning shows something
 
 }  // namespace
 

@@ -19,6 +19,7 @@ namespace dotlane {
 namespace {
 
 constexpr double kScreenPxPerMm = 96 / kMmPerInch;
+constexpr std::size_t kFilledCosts = 8;  // times as much to paint an area as to paint its edge
 
 }  // namespace
 
@@ -297,7 +298,7 @@ void Bench::paintArt(QPainter& p) {
     options.shadows = plain;
     options.outlined = under_;
     Drawing drawing = aroundGhost();
-    const std::size_t segments = drawing.segments();
+    const std::size_t segments = drawing.segments() * (options.stacked ? kFilledCosts : 1);
     return Art{segments, [project = session_.project(), drawing = std::move(drawing), load = load_,
                           space = !showsMats() ? Space::figure
                                   : rehearsing ? Space::tools

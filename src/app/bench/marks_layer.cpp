@@ -5,13 +5,14 @@
 #include <algorithm>
 
 #include "app/style.hpp"
+#include "render/course_painter.hpp"
 #include "render/paint.hpp"
 
 namespace dotlane {
 namespace {
 
-constexpr int kFrameMs = 20;               // for marks, of what a frame may take
-constexpr std::size_t kBetweenLooks = 64;  // marks painted between two looks at the clock
+constexpr int kFrameMs = 20;                    // for marks, of what a frame may take
+constexpr std::size_t kBetweenLooks = 100'000;  // points of marks painted between two looks at the clock
 
 }  // namespace
 
@@ -26,15 +27,15 @@ void MarksLayer::prepare(const View& view, QSize size, int load, std::size_t wan
   done_ = 0;
 }
 
-bool MarksLayer::go_on(std::size_t wanted, const std::function<void(QPainter&, std::size_t)>& paint_one) {
+bool MarksLayer::go_on(std::size_t wanted, const std::function<std::size_t(CoursePainter&, std::size_t)>& draw_one) {
   if (done_ >= wanted) return true;
   QElapsedTimer clock;
   clock.start();
   QPainter q(&image_);
-  q.setRenderHint(QPainter::Antialiasing);
-  while (done_ < wanted) {
-    paint_one(q, done_++);
-    if (done_ % kBetweenLooks == 0 && clock.elapsed() >= kFrameMs) break;
+  CoursePainter courses(q, view_, true);
+  while (done_ < wanted && clock.elapsed() < kFrameMs) {
+    for (std::size_t points = 0; done_ < wanted && points < kBetweenLooks;) points += draw_one(courses, done_++);
+    courses.finish();
   }
   return done_ >= wanted;
 }
@@ -42,8 +43,11 @@ bool MarksLayer::go_on(std::size_t wanted, const std::function<void(QPainter&, s
 bool MarksLayer::paint(QPainter& p, const View& view, QSize size, const Project& project, const RunRecord& record,
                        int load) {
   prepare(view, size, load, record.marks.size());
-  const bool all = go_on(record.marks.size(), [&](QPainter& q, std::size_t i) {
-    paint_marks(q, view, project, record, load, theme(), i, i + 1);
+  const bool all = go_on(record.marks.size(), [&](CoursePainter& courses, std::size_t i) -> std::size_t {
+    const Mark& mark = record.marks[i];
+    if (mark.mat != load || mark.points.empty()) return 1;
+    courses.set_pen(mark_pen(view, project, mark, theme()));
+    return courses.draw(mark.points, {});
   });
   p.drawImage(0, 0, image_);
   return all;
@@ -69,17 +73,23 @@ bool MarksLayer::paint(QPainter& p, const View& view, QSize size, const Project&
     return nullptr;
   };
   prepare(view, size, load, wanted);
-  const bool all = go_on(wanted, [&](QPainter& q, std::size_t i) {
+  const bool all = go_on(wanted, [&, inked = static_cast<const Pass*>(nullptr), pen = QPen()](CoursePainter& courses,
+                                                                                              std::size_t i) mutable {
     const auto after = std::upper_bound(passes.begin(), passes.end(), i,
                                         [](std::size_t n, const auto& entry) { return n < entry.second; });
     const auto& [pass, before] = *std::prev(after);
-    paint_mark(q, view, project, pass->tool, stock_of(*pass), pass->strokes[i - before].points(), theme());
+    if (pass != inked) pen = mark_pen(view, project, pass->tool, stock_of(*pass), theme());
+    inked = pass;
+    courses.set_pen(pen);
+    return courses.draw(pass->strokes[i - before].points(), {});
   });
   p.drawImage(0, 0, image_);
   if (all && !now.under_way.empty() && now.pass < plan.passes.size()) {
     p.setRenderHint(QPainter::Antialiasing);
     const Pass& pass = plan.passes[now.pass];
-    paint_mark(p, view, project, pass.tool, stock_of(pass), now.under_way, theme());
+    CoursePainter courses(p, view, false);
+    courses.set_pen(mark_pen(view, project, pass.tool, stock_of(pass), theme()));
+    courses.draw(now.under_way, {});
   }
   return all;
 }

@@ -13,6 +13,8 @@ class QPainter;
 
 namespace dotlane {
 
+class CoursePainter;
+
 class MarksLayer {
  public:
   /// Starts anew: another plan, another run, other colours.
@@ -27,7 +29,8 @@ class MarksLayer {
 
  private:
   void prepare(const View& view, QSize size, int load, std::size_t wanted);
-  bool go_on(std::size_t wanted, const std::function<void(QPainter&, std::size_t)>& paint_one);
+  /// `draw_one` says how many points it has drawn.
+  bool go_on(std::size_t wanted, const std::function<std::size_t(CoursePainter&, std::size_t)>& draw_one);
 
   QImage image_;
   View view_;

@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "app/panels/holders_form.hpp"
+#include "app/panels/pace_form.hpp"
 #include "app/panels/tool_rack.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -15,6 +16,24 @@
 #include "render/role_style.hpp"
 
 namespace dotlane {
+
+namespace {
+
+/// What comes of the order by hand.
+QString hand_text(const Plan& plan) {
+  QStringList more;
+  const auto count = [&](int n, const QString& one, const QString& many) {
+    if (n > 0) more << counted(static_cast<std::size_t>(n), one, many);
+  };
+  count(plan.hand_mats, QObject::tr("mat"), QObject::tr("mats"));
+  count(plan.hand_pauses, QObject::tr("pause"), QObject::tr("pauses"));
+  count(plan.hand_swaps, QObject::tr("swap"), QObject::tr("swaps"));
+  return more.isEmpty() ? QObject::tr("The passes were put in order by hand.")
+                        : QObject::tr("The passes were put in order by hand. That takes %1 more.")
+                              .arg(more.join(QStringLiteral(", ")));
+}
+
+}  // namespace
 
 PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes"), parent), session_(session) {
   setObjectName(QStringLiteral("passesPanel"));
@@ -95,11 +114,23 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
     next.plan.mirrored = on;
     session_.commit(std::move(next), on ? tr("Mirror the job") : tr("Do not mirror the job"));
   });
+  outlines_last_ = new QCheckBox(tr("Cut round parts last"), body());
+  outlines_last_->setObjectName(QStringLiteral("outlinesLast"));
+  outlines_last_->setToolTip(
+      tr("Of each cut pass: what comes loose is cut round after all else, so that the sheet holds as long as it can"));
+  column()->addWidget(outlines_last_);
+  connect(outlines_last_, &QCheckBox::clicked, this, [this](bool on) {
+    Project next = session_.project();
+    next.plan.outlines_last = on;
+    session_.commit(std::move(next), on ? tr("Cut round parts last") : tr("Cut round parts as they come"));
+  });
   column()->addWidget(make_line(body()));
 
   column()->addWidget(new HoldersForm(session_, body()));
   column()->addWidget(make_line(body()));
   column()->addWidget(new ToolRack(session_, body()));
+  column()->addWidget(make_line(body()));
+  column()->addWidget(new PaceForm(session_, body()));
   column()->addStretch();
 
   connect(&session_, &Session::shown, this, &PassesPanel::update);
@@ -174,10 +205,11 @@ void PassesPanel::updateLeftOut() {
 void PassesPanel::updatePass() {
   const Project& project = session_.project();
   const auto& plan = session_.derived().plan;
-  setSubject(plan.passes.empty() ? QString() : time_text(plan.seconds));
+  setSubject(plan.passes.empty() ? QString() : span_text(plan.seconds, plan.spread_seconds()));
   const Pass* now = pass();
   pass_fields_->setVisible(now != nullptr);
   mirror_->setChecked(project.plan.mirrored);
+  outlines_last_->setChecked(project.plan.outlines_last);
   now_->setChecked(true);  // what is left out is no pass of the plan
   if (!now) {
     pass_text_->setText(plan.passes.empty() ? tr("No passes yet: give lines a role first.")
@@ -246,15 +278,16 @@ QString PassesPanel::reasonsText(const Pass& now) const {
 
 void PassesPanel::updateOrder() {
   const Project& project = session_.project();
-  std::string key = project.plan.by_hand.empty() ? "" : "by-hand";
+  const QString by_hand = project.plan.by_hand.empty() ? QString() : hand_text(session_.derived().plan);
+  std::string key = by_hand.toStdString();
   for (const Role role : project.plan.roles_not_now) key += "-" + std::string(word(role));
   for (const Role role : project.plan.role_order) key += word(role);
   if (key == order_shown_) return;
   order_shown_ = key;
   clear(order_);
-  if (!project.plan.by_hand.empty()) {
+  if (!by_hand.isEmpty()) {
     auto* row = new QHBoxLayout;
-    row->addWidget(make_label(tr("The passes were put in order by hand."), "quiet", body()), 1);
+    row->addWidget(make_label(by_hand, "quiet", body()), 1);
     auto* back = new QPushButton(tr("Plan again"), body());
     back->setObjectName(QStringLiteral("planAgain"));
     back->setToolTip(tr("Forgets the order by hand, but for pinned passes"));

@@ -30,7 +30,7 @@ class PassesPanel : public Panel {
   QLabel* pass_text_;
   QWidget* pass_fields_;
   NumberField *force_, *speed_, *repeats_, *depth_;
-  QCheckBox *mirror_, *now_;
+  QCheckBox *mirror_, *outlines_last_, *now_;
   QVBoxLayout *left_out_, *order_;
   QLabel* why_;          // the pass comes where it does
   QPushButton* let_go_;  // of what was wished for it by hand

@@ -168,7 +168,7 @@ void RunPanel::buildReady() {
     contents_->addWidget(make_label(tr("Nothing to run yet: give lines a role and a tool first."), "quiet", body()));
     return;
   }
-  setSubject(time_text(plan.seconds));
+  setSubject(span_text(plan.seconds, plan.spread_seconds()));
   auto* card = new QFrame(body());
   set_kind(card, "card");
   auto* box = new QVBoxLayout(card);
@@ -333,7 +333,8 @@ void RunPanel::buildOver() {
     form->addRow(make_label(name, "body", card), label);
   };
   figure(tr("running time"), time_text(record.seconds));
-  figure(tr("as planned"), time_text(run_.plan().running_seconds()));
+  const Plan& plan = run_.plan();
+  figure(tr("as planned"), span_text(plan.running_seconds(), plan.spread_seconds()));
   figure(tr("pauses"), QLocale().toString(record.pauses));
   for (const auto& [tool, mm] : record.marked_mm)
     figure(tool_name(session_.project(), tool), run_length_text(mm, session_.project().unit));

@@ -135,7 +135,7 @@ void SheetsPanel::workOutHands() {
   const auto say = [](const Plan& plan) {
     const Handwork hands = handwork_of(plan);
     QString out = tr("%1, %2 put in, %3")
-                      .arg(time_text(plan.seconds))
+                      .arg(span_text(plan.seconds, plan.spread_seconds()))
                       .arg(counted(static_cast<std::size_t>(hands.mats), tr("mat"), tr("mats")))
                       .arg(counted(static_cast<std::size_t>(hands.pauses), tr("pause"), tr("pauses")));
     if (hands.returns > 0) out += tr("; %1 again, so lines may not meet").arg(hands.returns);

@@ -13,6 +13,7 @@
 #include "core/check/shape_checks.hpp"
 #include "core/check/stencil_checks.hpp"
 #include "core/layout/nest.hpp"
+#include "core/plan/by_hand.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/recipe_edit.hpp"
@@ -411,6 +412,10 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
     case Fix::Kind::forget_order_by_hand:
       project.plan.by_hand.clear();
       return project;
+    case Fix::Kind::plan_again: {
+      const Plan plan = make_plan(project, lay_out(project, drawing));
+      return plan_again(std::move(project), drawing, plan);
+    }
     case Fix::Kind::set_per_inch:
       for (const int id : pieces_of(lines)) project = settle_size(std::move(project), id, fix.number);
       return project;

@@ -360,6 +360,17 @@ class RunChecker : FindingList {
 
   void some_of_it() {
     const Handwork hands = handwork_of(plan_);
+    if (plan_.hand_mats > 0 || plan_.hand_pauses > 0 || plan_.hand_swaps > 0) {
+      auto& finding = add("hand-order", Severity::info,
+                          {{"mats", 1.0 * std::max(0, plan_.hand_mats)},
+                           {"pauses", 1.0 * std::max(0, plan_.hand_pauses)},
+                           {"swaps", 1.0 * std::max(0, plan_.hand_swaps)}},
+                          {},
+                          plan_.hand_mats > 0     ? "mats"
+                          : plan_.hand_pauses > 0 ? "pauses"
+                                                  : "");
+      finding.fixes.push_back({Fix::Kind::plan_again, {"fix-plan-again"}, "", 0, {}});
+    }
     if (hands.returns > 0) add("mat-returns", Severity::warning, {{"mats", 1.0 * hands.returns}});
     const auto parts =
         std::count_if(layout_.laid.begin(), layout_.laid.end(), [](const LaidPart& laid) { return laid.not_now; });

@@ -335,6 +335,7 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
     fields.integer("piece", out.piece, 0, 1'000'000'000);
     fields.text("line", out.line);
     fields.integer("sheet", out.sheet, 0, 1'000'000'000);
+    out.unknown = fields.unknown();
     return out;
   };
   f.list("by_hand", [&](const Json& wish, const std::string& at) {
@@ -344,11 +345,13 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
       if (!value) throw BadField{at, "\"first\" and \"second\" are expected"};
       return line_on_sheet(*value, at + "/" + key);
     };
-    const PassLine first = line("first");
-    plan.by_hand.push_back({first, line("second")});
+    HandOrder& out = plan.by_hand.emplace_back();
+    out.first = line("first"), out.second = line("second");
+    out.unknown = both.unknown();
   });
   f.list("pins", [&](const Json& pin, const std::string& at) { plan.pins.push_back(line_on_sheet(pin, at)); });
   f.boolean("mirrored", plan.mirrored);
+  f.boolean("outlines_last", plan.outlines_last);
   f.boolean("by_tool", plan.by_tool);
   f.list("not_now", [&](const Json& key, const std::string& at) {
     if (!key.is_string()) throw BadField{at, "the key of a pass is expected"};
@@ -361,6 +364,7 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
         Loaded& loaded = plan.loaded.emplace_back();
         holder.text("tool", loaded.tool);
         holder.number("depth", loaded.depth, 0, 100);
+        loaded.unknown = holder.unknown();
       },
       4);
   f.list("roles_not_now",

@@ -228,12 +228,15 @@ Json to_value(const Machine& m) {
     j["takes"] = list_of(m.takes, [](const std::vector<ToolKind>& kinds) {
       return list_of(kinds, [](ToolKind kind) { return Json(word(kind)); });
     });
+  for (const auto& [role, pace] : m.pace) {
+    Json& said = j["pace"][std::string(word(role))];
+    said = {{"factor", pace.factor}, {"spread", pace.spread}};
+    keep(said, pace.unknown);
+  }
   j["bar_clears_mm"] = m.bar_clears_mm;
   j["bar_reaches_mm"] = m.bar_reaches_mm;
-  if (!m.rollers_mm.empty()) {
-    j["rollers_mm"] = m.rollers_mm;
-    j["roller_width_mm"] = m.roller_width_mm;
-  }
+  if (!m.rollers_mm.empty()) j["rollers_mm"] = m.rollers_mm;
+  if (!m.rollers_mm.empty() || m.roller_width_mm != Machine{}.roller_width_mm) j["roller_width_mm"] = m.roller_width_mm;
   keep(j, m.unknown);
   return j;
 }
@@ -241,15 +244,26 @@ Json to_value(const Machine& m) {
 Json to_value(const PlanSettings& p) {
   Json j;
   j["role_order"] = role_words(p.role_order);
-  const auto line = [](const PassLine& l) { return Json{{"piece", l.piece}, {"line", l.line}, {"sheet", l.sheet}}; };
+  const auto line = [](const PassLine& l) {
+    Json out{{"piece", l.piece}, {"line", l.line}, {"sheet", l.sheet}};
+    keep(out, l.unknown);
+    return out;
+  };
   if (!p.by_hand.empty())
     j["by_hand"] = list_of(p.by_hand, [&](const HandOrder& wish) {
-      return Json{{"first", line(wish.first)}, {"second", line(wish.second)}};
+      Json out{{"first", line(wish.first)}, {"second", line(wish.second)}};
+      keep(out, wish.unknown);
+      return out;
     });
   if (!p.pins.empty()) j["pins"] = list_of(p.pins, line);
   if (!p.loaded.empty())
-    j["loaded"] = list_of(p.loaded, [](const Loaded& in) { return Json{{"tool", in.tool}, {"depth", in.depth}}; });
+    j["loaded"] = list_of(p.loaded, [](const Loaded& in) {
+      Json out{{"tool", in.tool}, {"depth", in.depth}};
+      keep(out, in.unknown);
+      return out;
+    });
   j["mirrored"] = p.mirrored;
+  if (p.outlines_last) j["outlines_last"] = true;
   if (p.by_tool) j["by_tool"] = true;
   if (!p.not_now.empty()) j["not_now"] = list_of(p.not_now, [](const std::string& key) { return Json(key); });
   if (!p.roles_not_now.empty()) j["roles_not_now"] = role_words(p.roles_not_now);

@@ -129,6 +129,17 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
         }
       },
       4);
+  if (const Json* pace = f.find("pace")) {
+    const std::string at = f.name_of("pace");
+    if (!pace->is_object()) throw BadField{at, "an object is expected"};
+    for (const auto& [role, said] : pace->items()) {
+      Pace& out = m.pace[read_role(role, at)];
+      Fields p(said, at + "." + role);
+      p.number("factor", out.factor, 0.1, 10);
+      p.number("spread", out.spread, 0, 0.9);
+      out.unknown = p.unknown();
+    }
+  }
   f.number("bar_clears_mm", m.bar_clears_mm, 0, 100);
   f.number("bar_reaches_mm", m.bar_reaches_mm, 0, 500);
   f.list(

@@ -20,7 +20,8 @@ std::optional<FillSubject> fill_subject(const Project& project, const DrawnPiece
     out.role = line->role;
     out.tool = line->tool;
     const Setting setting = stock ? setting_for(*stock, line->role) : Setting{};
-    out.run.way = {setting.speed_mm_s, line->repeats > 0 ? line->repeats : setting.repeats, line->stroke_by_stroke};
+    out.run.way = {setting.speed_mm_s, line->repeats > 0 ? line->repeats : setting.repeats, line->stroke_by_stroke,
+                   pace_of(project.machine, line->role).factor};
   }
   if (const Tool* tool = find_tool(project, out.tool)) out.run.tip_mm = tool->tip_width_mm;
   if (tip_mm) out.run.tip_mm = *tip_mm;

@@ -163,7 +163,36 @@ std::vector<int> containers_of(const std::vector<Course>& courses) {
   return parent;
 }
 
+namespace {
+
+/// Each kind in an order of its own: what parts are cut round by comes after all else.
+std::vector<OrderedStroke> outlines_last(const std::vector<Course>& courses, Vec start, OrderRules rules) {
+  rules.outlines_last = false;
+  const auto parent = containers_of(courses);
+  std::vector<OrderedStroke> out;
+  const std::size_t kicks = rules.effort.kicks;
+  for (const bool outlines : {false, true}) {
+    std::vector<Course> some;
+    std::vector<std::size_t> index;
+    for (std::size_t i = 0; i < courses.size(); ++i) {
+      if ((courses[i].polyline->closed && parent[i] < 0) != outlines) continue;
+      some.push_back(courses[i]);
+      index.push_back(i);
+    }
+    rules.effort.kicks = kicks * some.size() / std::max<std::size_t>(1, courses.size());
+    for (OrderedStroke stroke : order_strokes(some, start, rules)) {
+      start = points_of(some[stroke.course], stroke).back();
+      stroke.course = index[stroke.course];
+      out.push_back(stroke);
+    }
+  }
+  return out;
+}
+
+}  // namespace
+
 std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec start, const OrderRules& rules) {
+  if (rules.inner_first && rules.outlines_last) return outlines_last(courses, start, rules);
   TourProblem problem;
   problem.start = start;
   problem.speed = rules.travel.speed_mm_s, problem.accel = rules.travel.accel_mm_s2;

@@ -33,7 +33,8 @@ struct OrderedStroke {
 
 /// How strokes are put in order.
 struct OrderRules {
-  bool inner_first = false;  ///< a closed one only after all that it contains
+  bool inner_first = false;    ///< a closed one only after all that it contains
+  bool outlines_last = false;  ///< with that: closed ones that nothing contains only after all others
   bool off_corners =
       false;  ///< blades: closed ones begin on a straight or smooth stretch, where they meet again cleanly
   bool to_and_fro = false;  ///< open ones end where they began

@@ -94,6 +94,7 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           p.force_gf = std::min(p.force_gf, project.machine.max_force_gf);
           p.speed_mm_s = setting.speed_mm_s;
           p.depth = setting.depth;
+          p.pace = pace_of(project.machine, line.role);
           p.key = std::to_string(p.load) + "/" + std::to_string(p.sheet) + "/" + std::string(word(p.role)) + "/" +
                   p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
         }
@@ -142,6 +143,7 @@ OrderRules rules_of(const Pass& pass, const Project& project) {
   const Tool* tool = find_tool(project, pass.tool);
   OrderRules rules;
   rules.inner_first = pass.role == Role::cut;
+  rules.outlines_last = project.plan.outlines_last;
   rules.off_corners = tool && tool->kind == ToolKind::blade;
   rules.to_and_fro = pass.stroke_by_stroke && pass.repeats % 2 == 0;
   rules.travel = travel_limits(project.machine);
@@ -262,7 +264,7 @@ void run_through(Pass& pass, const Batch& batch, const Project& project, const T
     for (std::size_t i = 0; i < pass.strokes.size(); ++i) {
       const Vec start = pass.strokes[i].start();
       pass.travel_mm += distance(head, start);
-      pass.seconds += motion_seconds({head, start}, travel) + down_s[i];
+      pass.seconds += (motion_seconds({head, start}, travel) + down_s[i]) * pass.pace.factor;
       pass.stroke_end_s.push_back(pass.seconds);
       head = pass.strokes[i].end();
     }
@@ -303,9 +305,10 @@ ScheduleProblem problem_of(const Project& project, const std::vector<Batch>& bat
   for (const auto& batch : batches) ends.push_back(ends_of(batch, project));
   for (std::size_t from = 0; from <= batches.size(); ++from) {
     out.way.emplace_back();
-    for (const auto& to : ends)
+    for (std::size_t to = 0; to < ends.size(); ++to)
       out.way.back().push_back(
-          motion_seconds({from < ends.size() ? ends[from].second : home_of(machine), to.first}, travel));
+          motion_seconds({from < ends.size() ? ends[from].second : home_of(machine), ends[to].first}, travel) *
+          batches[to].pass.pace.factor);
   }
   return out;
 }
@@ -328,6 +331,12 @@ Vec Stroke::end() const {
   if (closed()) return start();
   const bool back = times % 2 == 0;
   return course.map(reversed == back ? points.back() : points.front());
+}
+
+double Plan::spread_seconds() const {
+  double total = 0;
+  for (const auto& pass : passes) total += pass.seconds * pass.pace.spread;
+  return total;
 }
 
 double Plan::running_seconds() const {
@@ -385,7 +394,7 @@ Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
     now.repeat = static_cast<int>(at / n);
     now.stroke = at % n;
     if (at > 0) now.head = pass.strokes[(at - 1) % n].end();
-    const double into = t - (at > 0 ? ends[at - 1] : 0);
+    const double into = (t - (at > 0 ? ends[at - 1] : 0)) / pass.pace.factor;
     const std::vector<Vec> points = pass.strokes[now.stroke].points();
     const Motion way({now.head, points.front()}, travel_limits(machine));
     if (into < way.seconds()) {
@@ -447,8 +456,19 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
   }
   const auto reasons = reasons_of(ranks, by_hand);
   const auto drying = drying_of(project, batches);
-  const Schedule schedule = make_schedule(problem_of(project, batches, reasons, drying));
+  ScheduleProblem problem = problem_of(project, batches, reasons, drying);
+  const Schedule schedule = make_schedule(problem);
   plan.least_pauses = schedule.least_pauses, plan.optimal = schedule.optimal;
+  const auto loose = [&](const auto& wish) {
+    return !batches[wish.first].pass.pinned && !batches[wish.second].pass.pinned;
+  };
+  if (std::erase_if(by_hand, loose) > 0) {
+    problem.before.clear();
+    for (const auto& reason : reasons_of(ranks, by_hand)) problem.before.push_back({reason.first, reason.second});
+    const ScheduleCost free = make_schedule(problem).cost;
+    plan.hand_mats = schedule.cost.mats - free.mats, plan.hand_pauses = schedule.cost.pauses - free.pauses;
+    plan.hand_swaps = schedule.cost.swaps - free.swaps;
+  }
 
   const auto strokes_in = [](const Batch& batch) { return batch.first.courses.size() + batch.second.courses.size(); };
   std::size_t strokes = 0;

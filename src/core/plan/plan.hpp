@@ -52,6 +52,7 @@ struct Pass {
   double length_mm = 0;         ///< tool down, all repeats
   double travel_mm = 0;         ///< tool up, all repeats, from where the pass before ended
   int lifts = 0;                ///< all repeats
+  Pace pace;                    ///< of the machine in this role: it is in the seconds
   double seconds = 0;           ///< without the pause before it
   double start_s = 0;           ///< on the clock of the plan, after the pause before it
   /// When each stroke ends, seconds from start_s: the strokes of the first round, then of the second, and so on.
@@ -87,8 +88,12 @@ struct Plan {
   bool mirrored = false;
   double seconds = 0;    ///< run and pauses, without the first loading
   int least_pauses = 0;  ///< no order that the reasons allow needs fewer
-  bool optimal = true;   ///< nor fewer mats, pauses and swaps together, nor is it quicker with as many
+  /// What the order by hand costs beside what is planned without it, pins kept.
+  int hand_mats = 0, hand_pauses = 0, hand_swaps = 0;
+  bool optimal = true;  ///< nor fewer mats, pauses and swaps together, nor is it quicker with as many
   [[nodiscard]] double running_seconds() const;
+  /// How much sooner or later it may all end, as far as the machine's pace is known; s.
+  [[nodiscard]] double spread_seconds() const;
 };
 
 /// What hands have to do in a plan.

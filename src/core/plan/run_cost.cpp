@@ -42,7 +42,7 @@ RunCost run_cost(const std::vector<std::vector<Polyline>>& coats, const Machine&
   for (int r = 0; r < rounds; ++r) {
     for (const auto& run : runs) {
       out.travel_mm += distance(head, run.from);
-      out.seconds += motion_seconds({head, run.from}, travel) + run.seconds;
+      out.seconds += (motion_seconds({head, run.from}, travel) + run.seconds) * way.slower;
       head = run.to;
     }
   }

@@ -11,6 +11,7 @@ struct RunWay {
   double speed_mm_s = 25;
   int repeats = 1;
   bool stroke_by_stroke = false;  ///< repeats of each stroke at once, to and fro, instead of the whole pass again
+  double slower = 1;              ///< the machine's pace: it takes so many times as long
 };
 
 struct RunCost {

@@ -35,6 +35,7 @@ struct Fix {
     use_tool,
     restore_order,
     forget_order_by_hand,
+    plan_again,
     set_per_inch,
     add_step,
     change_step,

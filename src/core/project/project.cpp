@@ -109,6 +109,11 @@ bool serves(const Tool& tool, Role role) {
   return std::find(tool.serves.begin(), tool.serves.end(), role) != tool.serves.end();
 }
 
+Pace pace_of(const Machine& machine, Role role) {
+  const auto said = machine.pace.find(role);
+  return said == machine.pace.end() ? Pace{} : said->second;
+}
+
 Setting setting_for(const Stock& stock, Role role) {
   const auto own = stock.settings.find(role);
   if (own != stock.settings.end()) return own->second;

@@ -7,6 +7,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <tuple>
 #include <vector>
 
 #include "core/color.hpp"
@@ -175,6 +176,13 @@ struct Mat {
 };
 
 /// The cutter. Speeds mm/s, acceleration mm/s², times s.
+/// What a machine makes of planned seconds: it takes `factor` times as long, give or take `spread` of that.
+struct Pace {
+  double factor = 1, spread = 0;
+  Unknown unknown{};
+  friend bool operator==(const Pace&, const Pace&) = default;
+};
+
 struct Machine {
   std::string name;
   Mat mat;
@@ -196,6 +204,7 @@ struct Machine {
   std::vector<std::vector<ToolKind>> takes;
   /// The bar that the mat passes under: what it clears, and how far it reaches before and behind the tip, mm.
   double bar_clears_mm = 2.0, bar_reaches_mm = 25;
+  std::map<Role, Pace> pace;       ///< of passes of each role, as timed; nothing said: as planned
   std::vector<double> rollers_mm;  ///< middles of the rollers that hold the mat down, from its left edge; as set now
   double roller_width_mm = 12;
   Unknown unknown;
@@ -203,17 +212,23 @@ struct Machine {
   [[nodiscard]] Box usable_area() const { return mat_area().grown(-border_mm); }
   friend bool operator==(const Machine&, const Machine&) = default;
 };
+[[nodiscard]] Pace pace_of(const Machine& machine, Role role);
 
 /// A line on a sheet: it stands for whatever pass it is run in there, with whichever tool and however often.
 struct PassLine {
   int piece = 0;
   std::string line;
   int sheet = 0;
-  friend auto operator<=>(const PassLine&, const PassLine&) = default;
+  Unknown unknown{};  ///< does not tell lines apart
+  friend auto operator<=>(const PassLine& a, const PassLine& b) {
+    return std::tie(a.piece, a.line, a.sheet) <=> std::tie(b.piece, b.line, b.sheet);
+  }
+  friend bool operator==(const PassLine& a, const PassLine& b) { return (a <=> b) == 0; }
 };
 /// A wish by hand: the pass of one line before that of another.
 struct HandOrder {
   PassLine first, second;
+  Unknown unknown{};
   friend bool operator==(const HandOrder&, const HandOrder&) = default;
 };
 
@@ -221,6 +236,7 @@ struct HandOrder {
 struct Loaded {
   std::string tool;  ///< rack id; empty: nothing
   double depth = 0;  ///< the mark it is set to; 0: none, or not known
+  Unknown unknown{};
   friend bool operator==(const Loaded&, const Loaded&) = default;
 };
 
@@ -231,6 +247,7 @@ struct PlanSettings {
   std::vector<PassLine> pins;        ///< their passes keep their places when all is planned anew
   std::vector<Loaded> loaded;        ///< by holder; nothing said: empty
   bool mirrored = false;             ///< the whole job is mirrored, once, when it is planned
+  bool outlines_last = false;        ///< of a cut pass: what comes loose is cut round after all else
   bool by_tool = false;              ///< all mats with the tools that are loaded, before these change
   std::vector<std::string> not_now;  ///< pass keys that are left out of the run
   std::vector<Role> roles_not_now;   ///< roles that are left out of the run

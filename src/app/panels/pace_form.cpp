@@ -1,0 +1,65 @@
+#include "app/panels/pace_form.hpp"
+
+#include <QFormLayout>
+#include <QVBoxLayout>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr Role kTimed[] = {Role::cut, Role::score, Role::draw, Role::foil, Role::engrave, Role::emboss};
+
+}  // namespace
+
+PaceForm::PaceForm(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->addWidget(make_label(tr("Pace"), "heading", this));
+  column->addWidget(
+      make_label(tr("What the clock said beside the plan. Times are planned with it from now on."), "quiet", this));
+  auto* form = new QFormLayout;
+  form->setVerticalSpacing(0);
+  form->setHorizontalSpacing(10);
+  column->addLayout(form);
+  role_ = new QComboBox(this);
+  role_->setObjectName(QStringLiteral("paceRole"));
+  role_->setAccessibleName(tr("Role whose pace is told"));
+  for (const Role role : kTimed) role_->addItem(role_name(role), static_cast<int>(role));
+  factor_ = new NumberField(tr("How many times as long as planned it takes"), NumberField::Kind::plain, this,
+                            tr("× as planned"), 2);
+  factor_->setObjectName(QStringLiteral("paceFactor"));
+  factor_->setRange(0.1, 10);
+  spread_ = new NumberField(tr("How much it differs from run to run"), NumberField::Kind::plain, this, tr("%"));
+  spread_->setObjectName(QStringLiteral("paceSpread"));
+  spread_->setRange(0, 90);
+  form->addRow(make_label(tr("role"), "quiet", this), role_);
+  form->addRow(make_label(tr("takes"), "quiet", this), factor_);
+  form->addRow(make_label(tr("give or take"), "quiet", this), spread_);
+  connect(role_, &QComboBox::activated, this, &PaceForm::update);
+  connect(factor_, &NumberField::edited, this, [this](double v) { edit([v](Pace& pace) { pace.factor = v; }); });
+  connect(spread_, &NumberField::edited, this, [this](double v) { edit([v](Pace& pace) { pace.spread = v / 100; }); });
+  for (const auto* field : {factor_, spread_}) connect(field, &NumberField::committed, &session_, &Session::seal);
+  connect(&session_, &Session::shown, this, &PaceForm::update);
+  update();
+}
+
+Role PaceForm::role() const { return static_cast<Role>(role_->currentData().toInt()); }
+
+void PaceForm::edit(const std::function<void(Pace&)>& change) {
+  Project next = session_.project();
+  Pace& pace = next.machine.pace[role()];
+  change(pace);
+  if (pace == Pace{}) next.machine.pace.erase(role());
+  session_.commit(std::move(next), tr("Set the pace: %1").arg(role_name(role())), "pace");
+}
+
+void PaceForm::update() {
+  const Pace pace = pace_of(session_.project().machine, role());
+  factor_->setValue(pace.factor);
+  spread_->setValue(pace.spread * 100);
+}
+
+}  // namespace dotlane
