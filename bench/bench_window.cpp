@@ -138,6 +138,23 @@ BENCHMARK(pan_frame_100k_segments)->Unit(benchmark::kMillisecond);
 BENCHMARK(zoom_frame_100k_segments)->Unit(benchmark::kMillisecond);
 BENCHMARK(pan_frame_million_strokes)->Unit(benchmark::kMillisecond);
 
+/// The play head drawn back and forth over all that is marked: each frame marks anew from the start on.
+void scrub_frame_100k_segments(benchmark::State& state) {
+  application();
+  Shown shown(bring_100k_segments);
+  MainWindow& window = shown.window;
+  window.session().settle();
+  window.setStage(Stage::passes);
+  const double seconds = window.session().derived().plan.seconds;
+  QImage canvas(window.bench().size(), QImage::Format_RGB32);
+  int i = 0;
+  for (auto _ : state) {
+    window.bench().setScrub(seconds * (i++ % 2 == 0 ? 0.99 : 0.95));
+    window.bench().render(&canvas);
+  }
+}
+BENCHMARK(scrub_frame_100k_segments)->Unit(benchmark::kMillisecond);
+
 /// What turning the dial of a filled word costs the interface thread until its strokes show: under 50 ms, or dragging
 /// stutters.
 void turn_dial_of_filled_word(benchmark::State& state) {

@@ -18,8 +18,9 @@ PaceForm::PaceForm(Session& session, QWidget* parent) : QWidget(parent), session
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->addWidget(make_label(tr("Pace"), "heading", this));
-  column->addWidget(
-      make_label(tr("What the clock said beside the plan. Times are planned with it from now on."), "quiet", this));
+  column->addWidget(make_label(
+      tr("How long passes of a role take by the clock, beside what is planned. Times are planned with it from now on."),
+      "quiet", this));
   auto* form = new QFormLayout;
   form->setVerticalSpacing(0);
   form->setHorizontalSpacing(10);
@@ -29,7 +30,7 @@ PaceForm::PaceForm(Session& session, QWidget* parent) : QWidget(parent), session
   role_->setAccessibleName(tr("Role whose pace is told"));
   for (const Role role : kTimed) role_->addItem(role_name(role), static_cast<int>(role));
   factor_ = new NumberField(tr("How many times as long as planned it takes"), NumberField::Kind::plain, this,
-                            tr("× as planned"), 2);
+                            QStringLiteral("×"), 2);
   factor_->setObjectName(QStringLiteral("paceFactor"));
   factor_->setRange(0.1, 10);
   spread_ = new NumberField(tr("How much it differs from run to run"), NumberField::Kind::plain, this, tr("%"));
