@@ -100,7 +100,7 @@ class PixelLines::Band {
               other = static_cast<int>(std::min(std::max(from + major, least), most) + 0.5F);
     Steps steps;
     steps.start = std::min(one, other), steps.count = std::max(one, other) - steps.start;
-    const float slope = (upright ? dx : dy) / major;
+    const float slope = major == 0 ? 0 : (upright ? dx : dy) / major;
     steps.lean = fixed(slope);
     steps.middle = fixed(side - 0.5F + (static_cast<float>(steps.start) + 0.5F - from) * slope);
     steps.along = upright ? stride_ : 1, steps.across = upright ? 1 : stride_;

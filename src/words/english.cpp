@@ -167,7 +167,13 @@ const std::map<std::string_view, const char*> kEnglish{
      "by hand, add a sheet, or let parts be turned more freely."},
     {"part-too-large",
      "{part} is {width|mm1} x {height|mm1}, and the largest sheet of {stock} has {room-width|mm1} x {room-height|mm1} "
-     "within the tools' reach: it fits no way round. Make it smaller, divide it, or take a larger sheet."},
+     "within the tools' reach: it fits no way round. Turned by {turn|1}° it would fit at {percent|1}% of its size. "
+     "Make "
+     "it smaller, divide it, or take a larger sheet."},
+    {"part-too-large/upright",
+     "{part} is {width|mm1} x {height|mm1}, and the largest sheet of {stock} has {room-width|mm1} x {room-height|mm1} "
+     "within the tools' reach: it fits no way round. It would fit at {percent|1}% of its size. Make it smaller, divide "
+     "it, or take a larger sheet."},
     {"against-grain",
      "{part} lies {turn|1}° off the grain of {stock}; it may curl or fold badly. Turn it along the grain."},
     {"fill-turned",

@@ -28,8 +28,8 @@ Json whole() {
   json["pieces"][0]["recipe"] = {{{"id", 1}, {"kind", "offset"}, {"on", true}, {"values", {{"by", 1.0}}}},
                                  {{"id", 2}, {"kind", "fold-in-nine"}, {"on", true}, {"values", {{"times", 9}}}}};
   json["checks"] = {{"tiny_mm2", 2.0}};
-  json["plan"]["pins"] = {json["plan"]["by_hand"][0]["first"]};
-  json["plan"]["loaded"] = {{{"tool", "pen-black"}, {"depth", 0.0}}};
+  json["plan"]["pins"] = Json::array({json["plan"]["by_hand"][0]["first"]});
+  json["plan"]["loaded"] = Json::array({Json{{"tool", "pen-black"}, {"depth", 0.0}}});
   json["machine"]["pace"] = {{"cut", {{"factor", 1.2}, {"spread", 0.1}}}};
   Json shape = json["pieces"][1];
   shape["id"] = 900;

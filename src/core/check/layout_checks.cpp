@@ -7,7 +7,9 @@
 #include <set>
 
 #include "core/check/finding_list.hpp"
+#include "core/geometry/convex_hull.hpp"
 #include "core/geometry/failure.hpp"
+#include "core/layout/nest.hpp"
 #include "core/layout/room.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/evaluate.hpp"
@@ -151,32 +153,39 @@ class LayoutChecker : FindingList {
     return out;
   }
 
-  /// Whether some turn of the shape fits the box around some room.
-  bool fits_somewhere(const Region& shape, const std::string& stock) const {
-    const auto all = rooms(stock);
-    for (double turn = 0; turn < 180; turn += 2.5) {
-      const Affine map = Affine::rotate(turn);
-      Box box;
-      for (const auto& ring : shape.rings) {
-        for (const Vec q : ring) box.add(map(q));
+  /// The largest that the shape may be for some room, turned as is best, or as the stock's grain allows.
+  BoxFit largest(const Region& shape, const std::string& stock) const {
+    std::vector<Vec> points;
+    for (const auto& ring : shape.rings) points.insert(points.end(), ring.begin(), ring.end());
+    const Ring hull = convex_hull(std::move(points));
+    const Stock* on = find_stock(project_, stock);
+    BoxFit best;
+    for (const Vec room : rooms(stock)) {
+      const double w = room.x + kSlackMm, h = room.y + kSlackMm;
+      BoxFit fit;
+      if (on && on->grain != Grain::none) {
+        for (const double turn : allowed_turns(on, {0})) {
+          if (const double scale = scale_in_box(hull, w, h, turn); scale > fit.scale) fit = {scale, turn};
+        }
+      } else {
+        fit = largest_in_box(hull, w, h);
       }
-      for (const Vec room : all) {
-        if (box.width() <= room.x + kSlackMm && box.height() <= room.y + kSlackMm) return true;
-      }
+      if (fit.scale > best.scale) best = fit;
     }
-    return false;
+    return best;
   }
 
   void waiting() {
     std::map<std::string, std::vector<std::size_t>> by_stock;
     std::size_t last = npos;  // the part looked at last: its copies follow one another
-    bool fits = false;
+    BoxFit fit;
     for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
       if (layout_.laid[k].sheet != 0) continue;
       const Part& part = part_of(k);
       const bool again = std::exchange(last, layout_.laid[k].part) == layout_.laid[k].part;
       const Region shape = again ? Region() : packed_shape(drawing_, part);
-      if (!again) fits = fits_somewhere(shape, part.stock);
+      if (!again) fit = largest(shape, part.stock);
+      const bool fits = fit.scale >= 1;
       if (fits) by_stock[part.stock].push_back(k);
       if (fits || again) continue;
       const Box box = bounds_of(shape);
@@ -188,8 +197,10 @@ class LayoutChecker : FindingList {
            {"height", box.height()},
            {"room-width", most.x},
            {"room-height", most.y},
-           {"stock", stock_name(part.stock)}},
-          {ref_of(k)});
+           {"stock", stock_name(part.stock)},
+           {"percent", std::floor(fit.scale * 1000) / 10},
+           {"turn", fit.turn}},
+          {ref_of(k)}, fit.turn < 0.05 || fit.turn > 179.95 ? "upright" : "");
     }
     for (const auto& [stock, laid] : by_stock) {
       std::vector<LineRef> lines;

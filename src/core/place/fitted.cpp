@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/geometry/convex_hull.hpp"
 #include "core/geometry/within.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/sizing.hpp"
@@ -10,26 +11,6 @@ namespace dotlane {
 namespace {
 
 constexpr double kOnMiddle = 1e-7;  // mm
-
-/// The convex hull, counter-clockwise in y-up terms (A. M. Andrew, "Another efficient algorithm for convex hulls in two
-/// dimensions", Information Processing Letters 9(5), 1979).
-Ring hull_of(std::vector<Vec> points) {
-  std::sort(points.begin(), points.end(), [](Vec a, Vec b) { return a.x != b.x ? a.x < b.x : a.y < b.y; });
-  points.erase(std::unique(points.begin(), points.end()), points.end());
-  if (points.size() < 3) return points;
-  Ring hull;
-  for (const bool back : {false, true}) {
-    const std::size_t start = hull.size();
-    for (std::size_t i = 0; i < points.size(); ++i) {
-      const Vec p = back ? points[points.size() - 1 - i] : points[i];
-      while (hull.size() >= start + 2 && cross(hull.back() - hull[hull.size() - 2], p - hull.back()) <= 0)
-        hull.pop_back();
-      hull.push_back(p);
-    }
-    hull.pop_back();
-  }
-  return hull;
-}
 
 /// All that a piece is around of, its openings filled.
 Region outline_of(const DrawnPiece& piece) {
@@ -56,7 +37,7 @@ std::optional<std::pair<double, Vec>> room_inside(const DrawnPiece& piece, const
       points.insert(points.end(), course.points.begin(), course.points.end());
     }
   }
-  const Ring hull = hull_of(std::move(points));
+  const Ring hull = convex_hull(std::move(points));
   if (hull.size() < 2) return std::nullopt;
   const Within within(room);
   const auto holds = [&](double scale) {
