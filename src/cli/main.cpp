@@ -4,6 +4,7 @@
 #include <cstdio>
 #include <filesystem>
 
+#include "cli/fit.hpp"
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
 #include "cli/measure.hpp"
@@ -53,6 +54,7 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                the bits that stencils (or all pieces) leave, counted by shape; kept on the shelf if asked
   pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
                                the closed outlines of a drawing onto sheets; each is turned about the origin, then moved
+  fit PROJECT|IN.svg           how large it may be for its sheets, which part stops it, what would help, sheets it takes then
   order IN.svg [--start 0,0] [--seconds 1] [--seed N]
                                its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes
@@ -284,6 +286,7 @@ int run(std::vector<std::string> words) {
   if (command == "measure") return measure_command(std::move(o), json);
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
+  if (command == "fit") return fit(std::move(o), json);
   if (command == "order") return order(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);

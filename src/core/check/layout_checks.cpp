@@ -7,9 +7,8 @@
 #include <set>
 
 #include "core/check/finding_list.hpp"
-#include "core/geometry/convex_hull.hpp"
 #include "core/geometry/failure.hpp"
-#include "core/layout/nest.hpp"
+#include "core/layout/how_big.hpp"
 #include "core/layout/room.hpp"
 #include "core/project/kinds.hpp"
 #include "core/shape/evaluate.hpp"
@@ -137,44 +136,6 @@ class LayoutChecker : FindingList {
     return r != npos && project_.parts[r].together != 0;
   }
 
-  /// The largest rectangle of each kind that parts of the stock may be laid on.
-  std::vector<Vec> rooms(const std::string& stock) const {
-    const Box usable = project_.machine.usable_area();
-    std::vector<Vec> out;
-    const auto take = [&](double w, double h) {
-      out.push_back({std::min(w, usable.width()), std::min(h, usable.height())});
-    };
-    for (const auto& sheet : project_.sheets) {
-      if (sheet.stock == stock) take(sheet.area.width(), sheet.area.height());
-    }
-    for (const auto& item : project_.shelf) {
-      if (item.stock == stock) take(item.width_mm, item.height_mm);
-    }
-    return out;
-  }
-
-  /// The largest that the shape may be for some room, turned as is best, or as the stock's grain allows.
-  BoxFit largest(const Region& shape, const std::string& stock) const {
-    std::vector<Vec> points;
-    for (const auto& ring : shape.rings) points.insert(points.end(), ring.begin(), ring.end());
-    const Ring hull = convex_hull(std::move(points));
-    const Stock* on = find_stock(project_, stock);
-    BoxFit best;
-    for (const Vec room : rooms(stock)) {
-      const double w = room.x + kSlackMm, h = room.y + kSlackMm;
-      BoxFit fit;
-      if (on && on->grain != Grain::none) {
-        for (const double turn : allowed_turns(on, {0})) {
-          if (const double scale = scale_in_box(hull, w, h, turn); scale > fit.scale) fit = {scale, turn};
-        }
-      } else {
-        fit = largest_in_box(hull, w, h);
-      }
-      if (fit.scale > best.scale) best = fit;
-    }
-    return best;
-  }
-
   void waiting() {
     std::map<std::string, std::vector<std::size_t>> by_stock;
     std::size_t last = npos;  // the part looked at last: its copies follow one another
@@ -184,13 +145,13 @@ class LayoutChecker : FindingList {
       const Part& part = part_of(k);
       const bool again = std::exchange(last, layout_.laid[k].part) == layout_.laid[k].part;
       const Region shape = again ? Region() : packed_shape(drawing_, part);
-      if (!again) fit = largest(shape, part.stock);
+      if (!again) fit = largest_on(project_, part.stock, shape);
       const bool fits = fit.scale >= 1;
       if (fits) by_stock[part.stock].push_back(k);
       if (fits || again) continue;
       const Box box = bounds_of(shape);
       Vec most;
-      for (const Vec room : rooms(part.stock)) most = room.x * room.y > most.x * most.y ? room : most;
+      for (const Vec room : rooms_of(project_, part.stock)) most = room.x * room.y > most.x * most.y ? room : most;
       add("part-too-large", Severity::error,
           {{"part", part.name},
            {"width", box.width()},

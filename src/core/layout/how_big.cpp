@@ -1,0 +1,179 @@
+#include "core/layout/how_big.hpp"
+
+#include <algorithm>
+
+#include "core/layout/nest.hpp"
+#include "core/layout/pack/packer.hpp"
+#include "core/layout/room.hpp"
+#include "core/project/presets.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr double kSlackMm = 0.01;
+constexpr double kHelps = 1.001;  // times as large as without, at least
+
+Ring hull_of(const Region& shape) {
+  std::vector<Vec> points;
+  for (const auto& ring : shape.rings) points.insert(points.end(), ring.begin(), ring.end());
+  return convex_hull(std::move(points));
+}
+
+BoxFit largest_in(const std::vector<Vec>& rooms, const Stock* stock, const Region& shape) {
+  const Ring hull = hull_of(shape);
+  BoxFit best;
+  for (const Vec room : rooms) {
+    const double w = room.x + kSlackMm, h = room.y + kSlackMm;
+    BoxFit fit;
+    if (stock && stock->grain != Grain::none) {
+      for (const double turn : allowed_turns(stock, {0})) {
+        if (const double scale = scale_in_box(hull, w, h, turn); scale > fit.scale) fit = {scale, turn};
+      }
+    } else {
+      fit = largest_in_box(hull, w, h);
+    }
+    if (fit.scale > best.scale) best = fit;
+  }
+  return best;
+}
+
+/// What lies apart of a shape, each for itself.
+std::vector<Region> pieces_of(const Region& shape) {
+  std::vector<Region> out;
+  for (const auto& ring : shape.rings) {
+    if (signed_area_of(ring) > 0) out.push_back({{ring}});
+  }
+  return out;
+}
+
+/// The largest at which each of several shapes fits.
+double all_fit(const std::vector<Vec>& rooms, const Stock* stock, const std::vector<Region>& shapes) {
+  double out = shapes.empty() ? 0 : 1e9;
+  for (const auto& shape : shapes) out = std::min(out, largest_in(rooms, stock, shape).scale);
+  return out;
+}
+
+/// Divided by one straight cut where that lets both sides be as large as can be: across, at every twentieth of its
+/// length, in directions a twelfth of a turn apart.
+double with_seam(const std::vector<Vec>& rooms, const Stock* stock, const Region& shape) {
+  constexpr int kPlaces = 20, kDirections = 6;
+  double best = 0;
+  for (int d = 0; d < kDirections; ++d) {
+    const Region turned = transformed(shape, Affine::rotate(180.0 * d / kDirections));
+    const Box box = bounds_of(turned);
+    for (int k = 4; k <= kPlaces - 4; ++k) {
+      const double x = box.x0 + box.width() * k / kPlaces;
+      const Region left = intersect(turned, region_of(Box{box.x0 - 1, box.y0 - 1, x, box.y1 + 1})),
+                   right = intersect(turned, region_of(Box{x, box.y0 - 1, box.x1 + 1, box.y1 + 1}));
+      // A grain does not turn along with the cut.
+      const Affine back = Affine::rotate(-180.0 * d / kDirections);
+      best = std::max(best, all_fit(rooms, stock, {transformed(left, back), transformed(right, back)}));
+    }
+  }
+  return best;
+}
+
+}  // namespace
+
+std::vector<Vec> rooms_of(const Project& project, const std::string& stock) {
+  const Box usable = project.machine.usable_area();
+  std::vector<Vec> out;
+  const auto take = [&](double w, double h, bool scrap) {
+    if (!scrap) out.push_back({std::min(w, usable.width()), std::min(h, usable.height())});
+  };
+  for (const auto& sheet : project.sheets) {
+    if (sheet.stock == stock) take(sheet.area.width(), sheet.area.height(), !sheet.outline.empty());
+  }
+  for (const auto& item : project.shelf) {
+    if (item.stock == stock) take(item.width_mm, item.height_mm, !item.outline.empty());
+  }
+  if (out.empty()) out.push_back({usable.width(), usable.height()});
+  return out;
+}
+
+BoxFit largest_on(const Project& project, const std::string& stock, const Region& shape) {
+  return largest_in(rooms_of(project, stock), find_stock(project, stock), shape);
+}
+
+std::string_view word(Remedy::What what) {
+  return what == Remedy::What::mat ? "mat" : what == Remedy::What::seam ? "seam" : "trim";
+}
+
+HowBig how_big(const Project& project, const Drawing& drawing, const Layout& layout) {
+  HowBig out;
+  std::vector<Region> shapes;
+  double others = 1e9;  // how large all but the one that stops it may be
+  for (std::size_t i = 0; i < layout.parts.size(); ++i) {
+    const Part& part = layout.parts[i];
+    shapes.push_back(packed_shape(drawing, part));
+    out.figure.add(part.reach);
+    if (part.has_body()) out.figure.add(part.bounds());
+    if (shapes.back().empty()) continue;
+    const BoxFit fit = largest_on(project, part.stock, shapes.back());
+    if (out.part == npos || fit.scale < out.scale) {
+      others = out.part == npos ? 1e9 : out.scale;
+      out.part = i, out.scale = fit.scale, out.turn = fit.turn;
+    } else {
+      others = std::min(others, fit.scale);
+    }
+  }
+  if (out.part == npos) return out;
+  const auto offer = [&](Remedy::What what, const std::string& name, double scale) {
+    if (scale > kHelps * out.scale) out.remedies.push_back({what, name, scale});
+  };
+  for (const auto& mat : preset_mats()) {
+    Machine larger = project.machine;
+    larger.mat = mat;
+    const Box room = larger.usable_area();
+    double scale = 1e9;
+    for (std::size_t i = 0; i < shapes.size(); ++i) {
+      if (!shapes[i].empty())
+        scale = std::min(
+            scale,
+            largest_in({{room.width(), room.height()}}, find_stock(project, layout.parts[i].stock), shapes[i]).scale);
+    }
+    offer(Remedy::What::mat, mat.name, scale);
+  }
+  const Part& part = layout.parts[out.part];
+  const Stock* stock = find_stock(project, part.stock);
+  const auto rooms = rooms_of(project, part.stock);
+  if (!part.has_body()) return out;
+  const Region body = part.body();
+  offer(Remedy::What::seam, part.name, std::min(others, with_seam(rooms, stock, body)));
+  // What lies on it: parts of pieces that are above its own.
+  const auto layer = [&](const Part& p) {
+    return std::find_if(drawing.pieces.begin(), drawing.pieces.end(),
+                        [&](const auto& piece) { return piece->piece->id == p.first.piece; }) -
+           drawing.pieces.begin();
+  };
+  std::vector<Region> above;
+  for (const Part& other : layout.parts) {
+    if (other.has_body() && layer(other) < layer(part) && other.bounds().overlaps(part.bounds()))
+      above.push_back(other.body());
+  }
+  if (!above.empty()) {
+    const auto rest = pieces_of(subtract(body, offset(unite(above), -kTuckMm)));
+    if (!rest.empty()) offer(Remedy::What::trim, part.name, std::min(others, all_fit(rooms, stock, rest)));
+  }
+  std::stable_sort(out.remedies.begin(), out.remedies.end(),
+                   [](const Remedy& a, const Remedy& b) { return a.scale > b.scale; });
+  return out;
+}
+
+std::map<std::string, std::size_t> sheets_at(const Project& project, const Drawing& drawing, const Layout& layout,
+                                             double scale) {
+  std::map<std::string, std::size_t> out;
+  Layout loose = layout;  // where parts are pinned today says nothing of another size
+  for (auto& laid : loose.laid) laid.pinned = false;
+  for (const auto& part : layout.parts) out.try_emplace(part.stock, 0);
+  for (auto& [stock, sheets] : out) {
+    pack::Task task = nest_of(project, drawing, loose, stock, nest_options(project)).task;
+    for (auto& shape : task.shapes) shape = transformed(shape, Affine::scale(scale, scale));
+    pack::Packer packer(task);
+    const pack::Packing& packing = packer.best();
+    sheets = packing.sheets.size() + packing.waiting.size();
+  }
+  return out;
+}
+
+}  // namespace dotlane
