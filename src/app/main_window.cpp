@@ -1,4 +1,5 @@
 #include "app/main_window.hpp"
+#include "app/figure_actions.hpp"
 
 #include <QFileInfo>
 #include <QGridLayout>
@@ -97,6 +98,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   shapes_ = new ShapeActions(session_, actions_, *notice_, this);
   add_ledger_actions(actions_, session_, *ledger_);
   places_ = new PlaceActions(session_, actions_, *notice_, *bench_, this);
+  new FigureActions(session_, actions_, *notice_, this);
   copies_ = new CopyActions(
       session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
   lettering_ = new LetteringActions(session_, *typing_, actions_, *notice_, this);

@@ -1,5 +1,6 @@
 #include "app/notice.hpp"
 
+#include <QApplication>
 #include <QEvent>
 #include <QHBoxLayout>
 #include <QPushButton>
@@ -29,6 +30,9 @@ Notice::Notice(QWidget* parent) : QFrame(parent) {
   choices_->addStretch();
   row_->addLayout(choices_);
   parent->installEventFilter(this);
+  connect(qApp, &QApplication::focusChanged, this, [this](QWidget* old, QWidget* now) {
+    if (now && isAncestorOf(now) && old && !isAncestorOf(old)) came_from_ = old;
+  });
   timer_.setSingleShot(true);
   connect(&timer_, &QTimer::timeout, this, &QWidget::hide);
   hide();
@@ -48,7 +52,9 @@ void Notice::show(const QString& message, const char* kind, std::vector<Choice> 
     choices_->addWidget(button);
     buttons_.push_back(button);
     connect(button, &QPushButton::clicked, this, [this, run = std::move(choice.run)] {
+      const QPointer<QWidget> back = came_from_;
       hide();
+      if (back && back->isVisible()) back->setFocus(Qt::OtherFocusReason);
       if (run) run();
     });
   }

@@ -3,6 +3,7 @@
 
 #include <QFrame>
 #include <QLabel>
+#include <QPointer>
 #include <QTimer>
 #include <functional>
 #include <vector>
@@ -41,6 +42,7 @@ class Notice : public QFrame {
   QBoxLayout* row_;
   QHBoxLayout* choices_;
   std::vector<QWidget*> buttons_;
+  QPointer<QWidget> came_from_;  // what had the keyboard before an answer
   QTimer timer_;
 };
 

@@ -1,0 +1,76 @@
+#include "app/figure_actions.hpp"
+
+#include <QLocale>
+#include <QPointer>
+#include <cmath>
+
+#include "app/units.hpp"
+
+namespace dotlane {
+namespace {
+
+/// Rounded down, so that what is said still fits.
+double told(double scale) { return std::floor(scale * 1000) / 1000; }
+
+QString percent_text(double scale) { return QLocale().toString(100 * told(scale), 'f', 1) + QStringLiteral(" %"); }
+
+QString remedy_text(const Remedy& remedy) {
+  const QString name = qs(remedy.name), percent = percent_text(remedy.scale);
+  switch (remedy.what) {
+    case Remedy::What::mat:
+      return QObject::tr("On a mat of %1 it could have %2.").arg(name, percent);
+    case Remedy::What::seam:
+      return QObject::tr("With one seam across %1 it could have %2.").arg(name, percent);
+    default:
+      return QObject::tr("With %1 trimmed under what lies on it, it could have %2.").arg(name, percent);
+  }
+}
+
+}  // namespace
+
+FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice, QObject* parent)
+    : QObject(parent), session_(session), notice_(notice) {
+  actions.add("how-big", tr("How big may the figure be for its sheets?"), Qt::ALT | Qt::SHIFT | Qt::Key_G,
+              [this] { ask(); });
+}
+
+void FigureActions::ask() {
+  session_.whenDerived([self = QPointer<FigureActions>(this)] {
+    if (!self) return;
+    const auto derived = self->session_.derivedHandle();
+    if (derived->layout.parts.empty())
+      return self->notice_.say(tr("There is no part yet whose size could be asked for."), true);
+    self->session_.aside([self, derived]() -> std::function<void()> {
+      const HowBig big = how_big(derived->project, derived->drawing, derived->layout);
+      return [self, derived, big] {
+        if (self) self->answer(derived, big);
+      };
+    });
+  });
+}
+
+void FigureActions::answer(const std::shared_ptr<const Derived>& asked, const HowBig& big) {
+  if (big.part == npos) return notice_.say(tr("There is no part yet whose size could be asked for."), true);
+  const LengthUnit unit = asked->project.unit;
+  const double scale = told(big.scale);
+  Box size = big.figure;
+  size.x1 = size.x0 + size.width() * scale, size.y1 = size.y0 + size.height() * scale;
+  QString text =
+      tr("At most %1 of its size today: %2 %3. %4 stops it.")
+          .arg(percent_text(big.scale), size_text(size, unit), unit_word(unit), qs(asked->layout.parts[big.part].name));
+  if (!big.remedies.empty()) text += QLatin1Char(' ') + remedy_text(big.remedies.front());
+  notice_.ask(text, {{tr("Size it so"), [this, asked, scale] { sizeTo(asked, scale); }}, {tr("Leave it"), [] {}}});
+}
+
+void FigureActions::sizeTo(const std::shared_ptr<const Derived>& asked, double scale) {
+  if (!(session_.project() == asked->project))
+    return notice_.say(tr("The project was changed meanwhile; it is as you left it. Ask again."), true);
+  std::vector<int> all;
+  for (const auto& piece : asked->project.pieces) all.push_back(piece->id);
+  const Box frame = asked->drawing.bounds();
+  Sizing sizing{frame.width() * scale, frame.height() * scale};
+  sizing.scale_steps = session_.scalesSteps();
+  session_.size(all, sizing, {});
+}
+
+}  // namespace dotlane

@@ -1,0 +1,27 @@
+// The figure as a whole: how big it may be for the sheets that there are.
+#pragma once
+
+#include <QObject>
+
+#include "app/actions.hpp"
+#include "app/notice.hpp"
+#include "app/session.hpp"
+#include "core/layout/how_big.hpp"
+
+namespace dotlane {
+
+class FigureActions : public QObject {
+  Q_OBJECT
+ public:
+  FigureActions(Session& session, Actions& actions, Notice& notice, QObject* parent);
+
+ private:
+  void ask();
+  void answer(const std::shared_ptr<const Derived>& asked, const HowBig& big);
+  void sizeTo(const std::shared_ptr<const Derived>& asked, double scale);
+
+  Session& session_;
+  Notice& notice_;
+};
+
+}  // namespace dotlane
