@@ -25,7 +25,7 @@ struct Asked : Opened {
 
 }  // namespace
 
-TEST_CASE("how big the figure may be is told with what stops it, and one key makes it so; undo brings it back") {
+TEST_CASE("how big the figure may be is told with what stops it, and one key makes it so, and undo brings it back") {
   Asked o(demo(QStringLiteral("wading-heron")));
   const std::string before = to_json(o.project());
   const Box was = o.session().drawing().bounds();

@@ -1,0 +1,113 @@
+// How big a figure may be for its sheets: what stops it, what helps, and by how much.
+#include "core/layout/how_big.hpp"
+
+#include "fixtures.hpp"
+
+using namespace dotlane;
+using namespace dotlane::test;
+
+namespace {
+
+/// Rectangles to be cut, each on a sheet of 200 x 150 mm.
+Project cut_out(const std::string& body) {
+  Project p = project_of(body);
+  std::vector<LineRef> all;
+  for (const auto& line : p.pieces[0]->lines) all.push_back({1, line.id});
+  p = assign_role(std::move(p), all, Role::cut);
+  for (auto& sheet : p.sheets) sheet.area = Box::of(20, 20, 200, 150);
+  return p;
+}
+
+HowBig big_of(const Project& p) {
+  const Derived d = derived(p);
+  return how_big(p, d.drawing, d.layout);
+}
+
+const Remedy* remedy(const HowBig& big, Remedy::What what) {
+  for (const auto& r : big.remedies) {
+    if (r.what == what) return &r;
+  }
+  return nullptr;
+}
+
+}  // namespace
+
+TEST_CASE("the part that stops a figure is named, with the size at which it still fits and the turn in which it does") {
+  // 100 x 20 lies best aslant; 60 x 40 would allow more.
+  const Project p = cut_out(R"(<rect id="a" x="30" y="30" width="100" height="20"/>
+    <rect id="b" x="30" y="60" width="60" height="40"/>)");
+  const HowBig big = big_of(p);
+  REQUIRE(big.part != npos);
+  const Derived d = derived(p);
+  CHECK(d.layout.parts[big.part].area_mm2 == Approx(2000));
+  CHECK(big.figure.width() == Approx(100).margin(0.01));
+  CHECK(big.figure.height() == Approx(70).margin(0.01));
+  double best = 0;
+  for (double a = 0; a < 180; a += 0.01) {
+    const double c = std::abs(std::cos(a * 0.017453292519943295)), s = std::abs(std::sin(a * 0.017453292519943295));
+    best = std::max(best, std::min(200 / (100 * c + 20 * s), 150 / (100 * s + 20 * c)));
+  }
+  CHECK(big.scale == Approx(best).epsilon(0.0005));
+  CHECK(big.scale > 2);
+}
+
+TEST_CASE("grain leaves parts upright, and so smaller") {
+  Project p = cut_out(R"(<rect id="a" x="30" y="30" width="20" height="100"/>)");
+  const double free = big_of(p).scale;
+  for (auto& stock : p.stocks) stock.grain = Grain::upright;
+  CHECK(big_of(p).scale == Approx(1.5).epsilon(0.001));  // 150 / 100
+  CHECK(free > 2);
+}
+
+TEST_CASE("a larger mat, one seam and trimming are told where they help, the best first, up to the next part that stops") {
+  const HowBig alone = big_of(cut_out(R"(<rect id="a" x="30" y="30" width="120" height="100"/>)"));
+  CHECK(alone.scale == Approx(1.5).epsilon(0.001));
+  const Remedy* seam = remedy(alone, Remedy::What::seam);
+  REQUIRE(seam);
+  CHECK(seam->scale == Approx(2).epsilon(0.001));  // halves of 60 x 100: 200 / 100, lying down
+  REQUIRE(remedy(alone, Remedy::What::mat));
+  CHECK(remedy(alone, Remedy::What::mat)->scale > seam->scale);
+  CHECK(std::is_sorted(alone.remedies.begin(), alone.remedies.end(),
+                       [](const Remedy& a, const Remedy& b) { return a.scale > b.scale; }));
+  CHECK_FALSE(remedy(alone, Remedy::What::trim));
+  // The next part stops it sooner than the seam.
+  const HowBig two = big_of(cut_out(R"(<rect id="a" x="25" y="25" width="120" height="60"/>
+    <rect id="b" x="25" y="90" width="110" height="59"/>)"));
+  const Remedy* less = remedy(two, Remedy::What::seam);
+  REQUIRE(less);
+  CHECK(less->scale < 1.1 * two.scale);
+  // Another stock's piece lies on the middle of it: what is left on either side may be larger.
+  Project under = cut_out(R"(<rect id="a" x="30" y="30" width="120" height="100"/>)");
+  const int top = add_drawing(under, R"(<rect id="t" x="60" y="20" width="60" height="120"/>)");
+  under = assign_role(std::move(under), {{top, "t"}}, Role::cut);
+  under = set_stock(under, top, under.stocks.back().id);
+  for (auto& sheet : under.sheets) sheet.area = Box::of(20, 20, 200, 150);
+  const Derived d = derived(under);
+  REQUIRE(d.drawing.pieces.front()->piece->id == top);
+  const HowBig covered = big_of(under);
+  REQUIRE(d.layout.parts[covered.part].area_mm2 == Approx(12'000));
+  const Remedy* trim = remedy(covered, Remedy::What::trim);
+  REQUIRE(trim);
+  CHECK(covered.scale == Approx(1.5).epsilon(0.001));
+  CHECK(trim->scale == Approx(200.0 / 120).epsilon(0.001));  // as far as the one on top allows
+  // With the other one below it, there is nothing to trim it under.
+  std::swap(under.pieces.front(), under.pieces.back());
+  CHECK_FALSE(remedy(big_of(under), Remedy::What::trim));
+}
+
+TEST_CASE("sheets are counted at a size: more of them when it grows") {
+  const Project p = cut_out(R"(<rect id="a" x="30" y="30" width="60" height="50"/><rect id="b" x="100" y="30" width="60" height="50"/>
+    <rect id="c" x="30" y="90" width="60" height="50"/><rect id="d" x="100" y="90" width="60" height="50"/>)");
+  const Derived d = derived(p);
+  const std::string stock = p.pieces[0]->stock;
+  CHECK(sheets_at(p, d.drawing, d.layout, 1).at(stock) == 1);
+  CHECK(sheets_at(p, d.drawing, d.layout, 1.5).at(stock) == 2);
+  CHECK(sheets_at(p, d.drawing, d.layout, 2.4).at(stock) == 4);
+}
+
+TEST_CASE("nothing to be cut has no size to be asked for") {
+  const Project p = new_project("empty");
+  const HowBig big = big_of(p);
+  CHECK(big.part == npos);
+  CHECK(big.remedies.empty());
+}
