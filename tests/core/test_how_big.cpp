@@ -59,7 +59,8 @@ TEST_CASE("grain leaves parts upright, and so smaller") {
   CHECK(free > 2);
 }
 
-TEST_CASE("a larger mat, one seam and trimming are told where they help, the best first, up to the next part that stops") {
+TEST_CASE(
+    "a larger mat, one seam and trimming are told where they help, the best first, up to the next part that stops") {
   const HowBig alone = big_of(cut_out(R"(<rect id="a" x="30" y="30" width="120" height="100"/>)"));
   CHECK(alone.scale == Approx(1.5).epsilon(0.001));
   const Remedy* seam = remedy(alone, Remedy::What::seam);
@@ -96,7 +97,8 @@ TEST_CASE("a larger mat, one seam and trimming are told where they help, the bes
 }
 
 TEST_CASE("sheets are counted at a size: more of them when it grows") {
-  const Project p = cut_out(R"(<rect id="a" x="30" y="30" width="60" height="50"/><rect id="b" x="100" y="30" width="60" height="50"/>
+  const Project p =
+      cut_out(R"(<rect id="a" x="30" y="30" width="60" height="50"/><rect id="b" x="100" y="30" width="60" height="50"/>
     <rect id="c" x="30" y="90" width="60" height="50"/><rect id="d" x="100" y="90" width="60" height="50"/>)");
   const Derived d = derived(p);
   const std::string stock = p.pieces[0]->stock;

@@ -6,6 +6,7 @@
 #include <optional>
 
 #include "core/geometry/buckets.hpp"
+#include "core/geometry/parallel.hpp"
 
 namespace dotlane {
 namespace {
@@ -38,8 +39,8 @@ class Loop {
     const std::size_t n = points_.size() - 1;
     for (std::size_t i = 0; off_corners && round() > 0 && i < n; ++i) {
       const Vec u = points_[i] - points_[i == 0 ? n - 1 : i - 1], v = points_[i + 1] - points_[i];
-      const double lengths = norm(u) * norm(v);
-      if (lengths > 0 && dot(u, v) < kSharp * lengths) corners_.push_back(far_[i]);
+      const double both = dot(u, u) * dot(v, v), turn = dot(u, v);
+      if (both > 0 && (turn < 0 || turn * turn < kSharp * kSharp * both)) corners_.push_back(far_[i]);
     }
   }
   [[nodiscard]] double round() const { return far_.back(); }
@@ -200,16 +201,19 @@ std::vector<OrderedStroke> order_strokes(const std::vector<Course>& courses, Vec
   constexpr std::size_t kMany = 2000;
   std::vector<std::optional<Loop>> loops(courses.size());
   std::vector<std::vector<Entry>> entries(courses.size());
+  for_each_index(courses.size(), kMany, [&](std::size_t i) {
+    if (!courses[i].polyline->closed || courses[i].polyline->points.empty()) return;
+    entries[i] = loops[i].emplace(courses[i], rules.off_corners).entries(courses.size() > kMany ? 8 : 16);
+  });
+  std::vector<Vec> at;
   for (std::size_t i = 0; i < courses.size(); ++i) {
     const auto& [polyline, map] = courses[i];
     const auto& points = polyline->points;
     if (points.empty()) {
       problem.stops.add_through(start, start);
     } else if (polyline->closed) {
-      const Loop& loop = loops[i].emplace(courses[i], rules.off_corners);
-      entries[i] = loop.entries(courses.size() > kMany ? 8 : 16);
-      std::vector<Vec> at;
-      for (const Entry& entry : entries[i]) at.push_back(loop.at(entry));
+      at.clear();
+      for (const Entry& entry : entries[i]) at.push_back(loops[i]->at(entry));
       problem.stops.add_loop(at);
     } else if (rules.to_and_fro) {
       problem.stops.add_loop({map(points.front()), map(points.back())});

@@ -58,7 +58,7 @@ class Circuit {
   }
 
   void kick(const TourEffort& effort) {
-    if (n_ < 8) return;
+    if (n_ < 8 || effort.kicks == 0) return;
     std::mt19937 random(effort.seed);
     const std::size_t between = std::max<std::size_t>(at(n_) * 20, 2000);
     bool loops = false;
