@@ -197,10 +197,12 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
   // Lower layers first.
   for (auto it = drawing.pieces.rbegin(); it != drawing.pieces.rend(); ++it) {
     const DrawnPiece& piece = **it;
+    if (stopped()) break;
     if (!options.clip.isNull() && !view.to_px(piece.bounds.grown(1)).intersects(options.clip)) continue;
     if (options.stacked && piece.piece->helper) continue;  // what shapes others is not there in the end
     Courses& courses = courses_of[static_cast<std::size_t>(drawing.pieces.rend() - it - 1)];
     if (piece.piece->id == options.outlined) {
+      painter.finish(options.stop);
       QPen pen(theme.accent, 1, Qt::DotLine);
       pen.setCosmetic(true);
       p.setPen(pen);
@@ -274,7 +276,7 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
     }
   }
   painter.finish(options.stop);
-  if (options.stacked && options.hidden && !dense) {
+  if (options.stacked && options.hidden && !dense && !stopped()) {
     // Everything once more, faintly: what shows through is what lies under.
     p.setOpacity(options.strength * 0.35);
     for (const auto& piece : drawing.pieces) {

@@ -128,7 +128,7 @@ const std::map<std::string_view, const char*> kEnglish{
      "{pens|n:pen draws:pens draw} (first: {first}). Scribble each on scrap until it runs evenly, and set its height "
      "over a "
      "scrap. Markers for heat transfer stand upright for 20 minutes first."},
-    {"hand-order", "The order by hand needs {swaps|n:swap:swaps} more than the planner's own, and no fewer pauses."},
+    {"hand-order", "The order by hand needs {swaps|n:swap:swaps} more than the planner's own."},
     {"hand-order/pauses", "The order by hand needs {pauses|n:pause:pauses} more than the planner's own."},
     {"hand-order/mats", "The order by hand puts {mats|n:mat:mats} in more often than the planner's own."},
     {"stay-with-it", "Engraving takes {minutes|0} min: stay with it. Wipe swarf off, do not blow it at your face."},

@@ -5,6 +5,7 @@
 #include <set>
 #include <tuple>
 
+#include "core/geometry/parallel.hpp"
 #include "core/plan/order.hpp"
 #include "core/plan/overlap.hpp"
 #include "core/plan/run_cost.hpp"
@@ -220,27 +221,29 @@ std::vector<Holding> loaded_before(const Project& project) {
   return out;
 }
 
-/// How long strokes are and take: what is moved and no more is worked out once.
-class Timing {
- public:
-  explicit Timing(const MotionLimits& limits) : limits_(limits) {}
-  std::pair<double, double> of(const Stroke& stroke) {
+/// How long strokes are and take, mm and s: what is moved and no more is worked out once, on all cores.
+std::vector<std::pair<double, double>> timed(const std::vector<Stroke>& strokes, const MotionLimits& limits) {
+  std::map<std::tuple<const Polyline*, double, double, double, double, bool, std::size_t, double>, std::size_t> known;
+  std::vector<std::size_t> which;  // of the different ones, for each stroke
+  std::vector<const Stroke*> different;
+  for (const auto& stroke : strokes) {
     const Affine& m = stroke.course.map;
-    const auto [known, fresh] = known_.try_emplace(
-        {stroke.course.polyline.get(), m.a, m.b, m.c, m.d, stroke.reversed, stroke.first_point, stroke.along});
-    if (fresh) {
-      const Motion motion(stroke.points(), limits_);
-      known->second = {motion.length(), motion.seconds()};
-    }
-    return known->second;
+    const auto [at, fresh] = known.try_emplace(
+        {stroke.course.polyline.get(), m.a, m.b, m.c, m.d, stroke.reversed, stroke.first_point, stroke.along},
+        different.size());
+    if (fresh) different.push_back(&stroke);
+    which.push_back(at->second);
   }
-
- private:
-  MotionLimits limits_;
-  std::map<std::tuple<const Polyline*, double, double, double, double, bool, std::size_t, double>,
-           std::pair<double, double>>
-      known_;
-};
+  constexpr std::size_t kWorth = 500;
+  std::vector<std::pair<double, double>> of_each(different.size());
+  for_each_index(different.size(), kWorth, [&](std::size_t i) {
+    const Motion motion(different[i]->points(), limits);
+    of_each[i] = {motion.length(), motion.seconds()};
+  });
+  std::vector<std::pair<double, double>> out;
+  for (const std::size_t i : which) out.push_back(of_each[i]);
+  return out;
+}
 
 void run_through(Pass& pass, const Batch& batch, const Project& project, const TourEffort& effort, Vec& head) {
   const Machine& machine = project.machine;
@@ -252,9 +255,7 @@ void run_through(Pass& pass, const Batch& batch, const Project& project, const T
   pass.contours = static_cast<int>(pass.strokes.size());
   double length = 0;
   std::vector<double> down_s;
-  Timing timing(limits);
-  for (const auto& stroke : pass.strokes) {
-    const auto [mm, seconds] = timing.of(stroke);
+  for (const auto& [mm, seconds] : timed(pass.strokes, limits)) {
     length += mm;
     down_s.push_back(machine.lower_s + seconds + machine.lift_s);
   }
