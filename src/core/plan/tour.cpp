@@ -6,7 +6,7 @@
 #include <limits>
 #include <random>
 
-#include "core/geometry/buckets.hpp"
+#include "core/geometry/parallel.hpp"
 #include "core/plan/end_grid.hpp"
 
 namespace dotlane {
@@ -157,19 +157,23 @@ class Circuit {
     }
     if (!std::isnan(ends_[2 * at(home_)].x)) which.push_back(2 * home_);
     if (!one_end(home_)) which.push_back(2 * home_ + 1);
+    constexpr std::size_t kRun = 512, kWorth = 4;  // ends in a row
     const EndGrid grid(ends_, which);
-    std::array<EndGrid::Found, kNear> found;
-    near_first_.assign(2 * at(n_) + 1, 0);
-    near_.clear();
-    near_.reserve(which.size() * kNear);
-    for (Int e = 0; e < 2 * n_; ++e) {
-      const bool listed = e % 2 == 0 ? !std::isnan(ends_[at(e)].x) : !one_end(e / 2);
-      if (listed) {
-        const std::size_t many = grid.nearest(e, found);
-        for (std::size_t k = 0; k < many; ++k) near_.push_back({found[k].end, cost(e, found[k].end)});
+    std::vector<std::array<Near, kNear>> found(which.size());
+    std::vector<std::size_t> many(which.size());
+    for_each_index((which.size() + kRun - 1) / kRun, kWorth, [&](std::size_t run) {
+      std::array<EndGrid::Found, kNear> some;
+      for (std::size_t i = run * kRun; i < std::min(which.size(), (run + 1) * kRun); ++i) {
+        many[i] = grid.nearest(which[i], some);
+        for (std::size_t k = 0; k < many[i]; ++k) found[i][k] = {some[k].end, cost(which[i], some[k].end)};
       }
-      near_first_[at(e) + 1] = static_cast<Int>(near_.size());
-    }
+    });
+    near_first_.assign(2 * at(n_) + 1, 0);
+    for (std::size_t i = 0; i < which.size(); ++i) near_first_[at(which[i]) + 1] = static_cast<Int>(many[i]);
+    for (std::size_t e = 1; e < near_first_.size(); ++e) near_first_[e] += near_first_[e - 1];
+    near_.resize(at(near_first_.back()));
+    for (std::size_t i = 0; i < which.size(); ++i)
+      std::copy_n(found[i].begin(), many[i], near_.begin() + near_first_[at(which[i])]);
   }
   /// Ends near this one. Where both ends of a stop are at one place, the first one's list serves both.
   [[nodiscard]] std::pair<const Near*, const Near*> near(Int end) const {
@@ -467,76 +471,6 @@ class Circuit {
 };
 
 }  // namespace
-
-std::vector<TourStep> nearest_neighbour(const TourProblem& problem) {
-  const Stops& stops = problem.stops;
-  const std::size_t n = stops.size();
-  struct Entry {
-    std::size_t stop, way;
-    Vec at;
-  };
-  std::vector<Entry> entries;
-  std::vector<std::size_t> first{0};
-  Box bounds;
-  bounds.add(problem.start);
-  for (std::size_t s = 0; s < n; ++s) {
-    for (std::size_t w = 0; w < stops.ways(s); ++w) {
-      entries.push_back({s, w, stops.in(s, w)});
-      bounds.add(entries.back().at);
-    }
-    first.push_back(entries.size());
-  }
-  Buckets buckets(bounds, entries.size());
-  const auto cell = [&](const Entry& e) -> std::vector<int>& {
-    return buckets.at(buckets.column(e.at.x), buckets.row(e.at.y));
-  };
-  std::size_t open = 0;
-  const auto free = [&](std::size_t s) {
-    ++open;
-    for (std::size_t e = first[s]; e < first[s + 1]; ++e) cell(entries[e]).push_back(static_cast<int>(e));
-  };
-  std::vector<int> waiting(n, 0);
-  for (const int b : problem.before) {
-    if (b >= 0) ++waiting[static_cast<std::size_t>(b)];
-  }
-  for (std::size_t s = 0; s < n; ++s) {
-    if (waiting[s] == 0) free(s);
-  }
-  std::vector<TourStep> out;
-  out.reserve(n);
-  for (Vec at = problem.start; open > 0;) {
-    // Rings of cells outward until no nearer entry can remain.
-    const int c0 = buckets.column(at.x), r0 = buckets.row(at.y), reach = std::max(buckets.columns(), buckets.rows());
-    int best = -1;
-    double best_d = std::numeric_limits<double>::infinity();
-    for (int ring = 0; ring <= reach; ++ring) {
-      if (best >= 0 && (ring - 1) * buckets.cell() > best_d) break;
-      for (int r = std::max(0, r0 - ring); r <= std::min(buckets.rows() - 1, r0 + ring); ++r) {
-        const int step = r == r0 - ring || r == r0 + ring ? 1 : std::max(1, 2 * ring);
-        for (int c = c0 - ring; c <= c0 + ring; c += step) {
-          if (c < 0 || c >= buckets.columns()) continue;
-          for (const int i : buckets.at(c, r)) {
-            const double d = distance(at, entries[static_cast<std::size_t>(i)].at);
-            if (d < best_d || (d == best_d && i < best)) best = i, best_d = d;
-          }
-        }
-      }
-    }
-    const Entry& e = entries[static_cast<std::size_t>(best)];
-    out.push_back({e.stop, e.way});
-    at = stops.out(e.stop, e.way);
-    for (std::size_t k = first[e.stop]; k < first[e.stop + 1]; ++k) {
-      auto& items = cell(entries[k]);
-      const auto there = std::find(items.begin(), items.end(), static_cast<int>(k));
-      *there = items.back(), items.pop_back();
-    }
-    --open;
-    const int b = problem.before.empty() ? -1 : problem.before[e.stop];
-    if (b >= 0 && --waiting[static_cast<std::size_t>(b)] == 0) free(static_cast<std::size_t>(b));
-  }
-  if (out.size() < n) return {};
-  return out;
-}
 
 std::vector<TourStep> quick_tour(const TourProblem& problem, const TourEffort& effort) {
   auto tour = nearest_neighbour(problem);
