@@ -93,4 +93,24 @@ BoxFit largest_in_box(const Ring& hull, double width, double height) {
   return best;
 }
 
+BoxFit largest_in_any(const Ring& hull, const std::vector<Vec>& boxes, const std::vector<double>& turns, double slack) {
+  BoxFit best;
+  for (const Vec box : boxes) {
+    const double w = box.x + slack, h = box.y + slack;
+    BoxFit fit;
+    if (turns.empty()) fit = largest_in_box(hull, w, h);
+    for (const double turn : turns) {
+      if (const double scale = scale_in_box(hull, w, h, turn); scale > fit.scale) fit = {scale, turn};
+    }
+    if (fit.scale > best.scale) best = fit;
+  }
+  return best;
+}
+
+Ring hull_of(const Region& region) {
+  std::vector<Vec> points;
+  for (const auto& ring : region.rings) points.insert(points.end(), ring.begin(), ring.end());
+  return convex_hull(std::move(points));
+}
+
 }  // namespace dotlane

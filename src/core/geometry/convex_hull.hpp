@@ -22,5 +22,11 @@ struct BoxFit {
 [[nodiscard]] BoxFit largest_in_box(const Ring& hull, double width, double height);
 /// The same for a turn that is given.
 [[nodiscard]] double scale_in_box(const Ring& hull, double width, double height, double turn);
+/// The largest in any of several boxes (width and height), turned by one of these degrees, or by any where there are
+/// none. The boxes count as larger by `slack` mm.
+[[nodiscard]] BoxFit largest_in_any(const Ring& hull, const std::vector<Vec>& boxes, const std::vector<double>& turns,
+                                    double slack);
+/// Of all outlines of a region.
+[[nodiscard]] Ring hull_of(const Region& region);
 
 }  // namespace dotlane

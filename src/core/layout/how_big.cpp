@@ -13,28 +13,9 @@ namespace {
 constexpr double kSlackMm = 0.01;
 constexpr double kHelps = 1.001;  // times as large as without, at least
 
-Ring hull_of(const Region& shape) {
-  std::vector<Vec> points;
-  for (const auto& ring : shape.rings) points.insert(points.end(), ring.begin(), ring.end());
-  return convex_hull(std::move(points));
-}
-
 BoxFit largest_in(const std::vector<Vec>& rooms, const Stock* stock, const Region& shape) {
-  const Ring hull = hull_of(shape);
-  BoxFit best;
-  for (const Vec room : rooms) {
-    const double w = room.x + kSlackMm, h = room.y + kSlackMm;
-    BoxFit fit;
-    if (stock && stock->grain != Grain::none) {
-      for (const double turn : allowed_turns(stock, {0})) {
-        if (const double scale = scale_in_box(hull, w, h, turn); scale > fit.scale) fit = {scale, turn};
-      }
-    } else {
-      fit = largest_in_box(hull, w, h);
-    }
-    if (fit.scale > best.scale) best = fit;
-  }
-  return best;
+  const bool grain = stock && stock->grain != Grain::none;
+  return largest_in_any(hull_of(shape), rooms, grain ? allowed_turns(stock, {0}) : std::vector<double>{}, kSlackMm);
 }
 
 /// What lies apart of a shape, each for itself.
