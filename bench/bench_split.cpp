@@ -12,18 +12,18 @@ using namespace dotlane::test;
 
 constexpr std::uint32_t kFigures = 16;
 
-std::vector<split::Task> tasks() {
-  std::vector<split::Task> out;
+std::vector<tiling::Task> tasks() {
+  std::vector<tiling::Task> out;
   for (std::uint32_t i = 0; i < kFigures; ++i) {
     const RandomFigure figure = random_figure(1500 + i, 690, 250);
-    split::Task task;
+    tiling::Task task;
     task.part = figure.body, task.over = figure.over(), task.rooms = {{292, 292}};
     out.push_back(std::move(task));
   }
   return out;
 }
 
-void tell(benchmark::State& state, const std::vector<split::Split>& splits) {
+void tell(benchmark::State& state, const std::vector<tiling::Split>& splits) {
   double tiles = 0, visible = 0;
   for (const auto& s : splits) tiles += static_cast<double>(s.tiles.size()), visible += s.visible_mm;
   state.counters["tiles"] = tiles / kFigures;
@@ -32,7 +32,7 @@ void tell(benchmark::State& state, const std::vector<split::Split>& splits) {
 
 void split_16_figures(benchmark::State& state) {
   const auto all = tasks();
-  std::vector<split::Split> splits;
+  std::vector<tiling::Split> splits;
   for (auto _ : state) {
     splits.clear();
     for (const auto& task : all) splits.push_back(split_part(task));
@@ -43,7 +43,7 @@ BENCHMARK(split_16_figures)->Unit(benchmark::kMillisecond);
 
 void split_16_figures_by_grid(benchmark::State& state) {  // the reference
   const auto all = tasks();
-  std::vector<split::Split> splits;
+  std::vector<tiling::Split> splits;
   for (auto _ : state) {
     splits.clear();
     for (const auto& task : all) splits.push_back(split_by_grid(task));

@@ -11,6 +11,7 @@
 #include "cli/order.hpp"
 #include "cli/pack.hpp"
 #include "cli/shape.hpp"
+#include "cli/split.hpp"
 #include "cli/stencil.hpp"
 #include "cli/stock.hpp"
 #include "core/format/files.hpp"
@@ -55,6 +56,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   pack IN.svg --sheet 292x292mm [--gap 2mm] [--turns 15] [--seconds 5] [--seed N] -o OUT.svg
                                the closed outlines of a drawing onto sheets; each is turned about the origin, then moved
   fit PROJECT|IN.svg           how large it may be for its sheets, which part stops it, what would help, sheets it takes then
+  split IN.svg --sheet 292x292mm [--over UPPER.svg] [--seam butt|overlap|tab|dovetail] [--width 10mm] [--sliver 5mm]
+        -o OUT.svg             what is larger than a sheet in tiles that each fit one, with little seam in sight
   order IN.svg [--start 0,0] [--seconds 1] [--seed N]
                                its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes
@@ -287,6 +290,7 @@ int run(std::vector<std::string> words) {
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
   if (command == "fit") return fit(std::move(o), json);
+  if (command == "split") return split_drawing(std::move(o), json);
   if (command == "order") return order(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);

@@ -6,6 +6,7 @@
 #include "cli/input.hpp"
 #include "core/project/laying.hpp"
 #include "core/text_scan.hpp"
+#include "core/typed_number.hpp"
 
 namespace dotlane::cli {
 bool Options::flag(const std::string& name) {
@@ -73,6 +74,24 @@ std::optional<int> whole_value(Options& o, const std::string& name) {
   if (!number || *number < 1 || *number > kMostCopies || *number != std::floor(*number))
     refuse(name + " wants a whole number from 1 to 1000, not \"" + *text + "\"");
   return static_cast<int>(*number);
+}
+
+std::optional<double> length_value(Options& o, const std::string& name) {
+  const auto text = o.value(name);
+  if (!text) return std::nullopt;
+  const auto mm = length_mm_from(*text);
+  if (!mm || *mm < 0 || *mm > 1000) refuse(name + " wants a length such as 2mm, not \"" + *text + "\"");
+  return mm;
+}
+
+std::pair<double, double> size_from(const std::string& name, const std::string& text) {
+  const auto x = text.find('x');
+  const std::string unit = text.substr(std::min(text.size(), text.find_first_not_of("0123456789.x ")));
+  const auto width = x == std::string::npos ? std::nullopt : length_mm_from(text.substr(0, x) + unit);
+  const auto height = x == std::string::npos ? std::nullopt : length_mm_from(text.substr(x + 1));
+  if (!width || !height || *width < 1 || *height < 1 || *width > 10'000 || *height > 10'000)
+    refuse(name + " wants a width and a height such as 292x292mm, not \"" + text + "\"");
+  return {*width, *height};
 }
 
 double round4(double v) { return std::round(v * 1e4) / 1e4; }

@@ -3,6 +3,7 @@
 
 #include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 #include "core/error.hpp"
@@ -47,6 +48,12 @@ class Options {
 
 /// The option's whole number; nothing when it is not given.
 [[nodiscard]] std::optional<int> whole_value(Options& o, const std::string& name);
+
+/// The option's length, mm, from 0 to 1000; nothing when it is not given.
+[[nodiscard]] std::optional<double> length_value(Options& o, const std::string& name);
+
+/// A width and a height, mm: "292x292mm", "12x24in". The name is that of the option, for the message.
+[[nodiscard]] std::pair<double, double> size_from(const std::string& name, const std::string& text);
 
 /// To four decimals, as reports give numbers.
 [[nodiscard]] double round4(double v);

@@ -22,25 +22,6 @@
 namespace dotlane::cli {
 namespace {
 
-std::optional<double> length_value(Options& o, const std::string& name) {
-  const auto text = o.value(name);
-  if (!text) return std::nullopt;
-  const auto mm = length_mm_from(*text);
-  if (!mm || *mm < 0 || *mm > 1000) refuse(name + " wants a length such as 2mm, not \"" + *text + "\"");
-  return mm;
-}
-
-/// A width and a height, mm: "292x292mm", "12x24in".
-std::pair<double, double> size_value(const std::string& name, const std::string& text) {
-  const auto x = text.find('x');
-  const std::string unit = text.substr(std::min(text.size(), text.find_first_not_of("0123456789.x ")));
-  const auto width = x == std::string::npos ? std::nullopt : length_mm_from(text.substr(0, x) + unit);
-  const auto height = x == std::string::npos ? std::nullopt : length_mm_from(text.substr(x + 1));
-  if (!width || !height || *width < 1 || *height < 1 || *width > 10'000 || *height > 10'000)
-    refuse(name + " wants a width and a height such as 292x292mm, not \"" + text + "\"");
-  return {*width, *height};
-}
-
 struct Wishes {
   std::optional<double> gap_mm, turn_step_deg;
   unsigned seed = 1;
@@ -165,7 +146,7 @@ int pack(Options o, bool json) {
   o.finish();
   if (!out) refuse("-o OUT.svg is missing");
   if (!size) refuse("--sheet WIDTHxHEIGHT is missing, for instance --sheet 292x292mm");
-  const auto [width, height] = size_value("--sheet", *size);
+  const auto [width, height] = size_from("--sheet", *size);
   // Every outline is a part, whatever the drawing says of its lines.
   for (auto& piece : input.project.pieces) {
     piece.edit([](Piece& p) {
@@ -256,7 +237,7 @@ int scraps(Options o, bool json) {
   if (numbers.size() != 8) refuse("--corners wants four corners, each as X,Y");
   Quad quad;
   for (std::size_t i = 0; i < 4; ++i) quad[i] = {numbers[2 * i], numbers[2 * i + 1]};
-  const auto [width, height] = size_value("--mat", size.value_or("304.8x304.8mm"));
+  const auto [width, height] = size_from("--mat", size.value_or("304.8x304.8mm"));
   const auto picture = read_picture(file);
   need(picture);
   constexpr double kPxPerMm = 4;

@@ -12,20 +12,20 @@ namespace {
 
 constexpr double kRoom = 292;
 
-split::Task task_for(const RandomFigure& figure) {
-  split::Task task;
+tiling::Task task_for(const RandomFigure& figure) {
+  tiling::Task task;
   task.part = figure.body, task.over = figure.over(), task.rooms = {{kRoom, kRoom}};
   return task;
 }
 
-Region together(const std::vector<split::Tile>& tiles) {
+Region together(const std::vector<tiling::Tile>& tiles) {
   Region out;
   for (const auto& tile : tiles) out.rings.insert(out.rings.end(), tile.shape.rings.begin(), tile.shape.rings.end());
   return out;
 }
 
 /// The fewest rows of parallel cuts in one of these directions: each row as high as its parts still fit.
-std::size_t fewest_rows(const split::Task& task, int directions) {
+std::size_t fewest_rows(const tiling::Task& task, int directions) {
   std::size_t best = 1000;
   for (int d = 0; d < directions; ++d) {
     const Region turned = transformed(task.part, Affine::rotate(180.0 * d / directions));
@@ -66,8 +66,8 @@ TEST_CASE("60 figures in tiles: together they are the figure, each fits as it is
     CAPTURE(seed);
     const bool large = seed % 4 == 3;  // more than one room high as well
     const RandomFigure figure = random_figure(1500 + seed, large ? 800 : 690, large ? 420 : 250);
-    const split::Task task = task_for(figure);
-    const split::Split split = split_part(task);
+    const tiling::Task task = task_for(figure);
+    const tiling::Split split = split_part(task);
     REQUIRE_FALSE(split.seams.empty());
     const Region all = together(split.tiles);
     const double area = area_of(figure.body);
@@ -87,7 +87,7 @@ TEST_CASE("60 figures in tiles: together they are the figure, each fits as it is
     }
     CHECK(sum == Approx(area).epsilon(1e-6));  // so no two lie on each other
     CHECK(split.visible_mm <= split.seam_mm + 1e-6);
-    const split::Split grid = split_by_grid(task);
+    const tiling::Split grid = split_by_grid(task);
     visible += split.visible_mm, by_grid += grid.visible_mm;
     tiles += split.tiles.size(), grid_tiles += grid.tiles.size();
     CHECK(split.tiles.size() <= grid.tiles.size());
@@ -100,7 +100,7 @@ TEST_CASE("in nine of ten figures there are no more tiles than in the fewest row
   int same = 0, compared = 0;
   for (std::uint32_t seed = 0; seed < static_cast<std::uint32_t>(rounds(24)); ++seed) {
     CAPTURE(seed);
-    const split::Task task = task_for(random_figure(1700 + seed, 690, 250));
+    const tiling::Task task = task_for(random_figure(1700 + seed, 690, 250));
     const std::size_t fewest = fewest_rows(task, 36), ours = split_part(task).tiles.size();
     INFO(ours << " tiles, " << fewest << " in the fewest rows");
     if (fewest >= 1000) continue;  // wider than a room whichever way it is cut
@@ -115,12 +115,12 @@ TEST_CASE("seams keep clear of those of other layers, and those that are pinned 
   for (std::uint32_t seed = 0; seed < static_cast<std::uint32_t>(rounds(8)); ++seed) {
     CAPTURE(seed);
     const RandomFigure figure = random_figure(1900 + seed, 690, 250);
-    split::Task task = task_for(figure);
-    const split::Split first = split_part(task);
+    tiling::Task task = task_for(figure);
+    const tiling::Split first = split_part(task);
     REQUIRE(first.fits());
-    split::Task again = task;
+    tiling::Task again = task;
     again.others = first.seams;
-    const split::Split other = split_part(again);
+    const tiling::Split other = split_part(again);
     REQUIRE(other.fits());
     // Along each other: stretches of one within a few mm of the other.
     std::vector<Polyline> theirs;
@@ -134,7 +134,7 @@ TEST_CASE("seams keep clear of those of other layers, and those that are pinned 
     CHECK(beside < 0.12 * length);  // where they cross
 
     task.kept = {first.seams.front()};
-    const split::Split kept = split_part(task);
+    const tiling::Split kept = split_part(task);
     CHECK(kept.fits());
     REQUIRE_FALSE(kept.seams.empty());
     CHECK(distance(kept.seams.front().a, first.seams.front().a) < 0.3);
@@ -143,31 +143,31 @@ TEST_CASE("seams keep clear of those of other layers, and those that are pinned 
 }
 
 TEST_CASE("what fits is left whole, what can never fit comes back as it is, a grain is heeded") {
-  split::Task task;
+  tiling::Task task;
   task.part = region_of(Box{0, 0, 200, 100}), task.rooms = {{292, 292}};
   CHECK(split_part(task).seams.empty());
   CHECK(split_part(task).tiles.size() == 1);
 
   task.rooms = {{0.5, 0.5}};
-  const split::Split hopeless = split_part(task);
+  const tiling::Split hopeless = split_part(task);
   CHECK_FALSE(hopeless.fits());
 
   // A strip of 400 x 40 lies in a room of 300 x 300 along its diagonal, but not where it may not be turned.
   task.part = region_of(Box{0, 0, 370, 40}), task.rooms = {{300, 300}};
   CHECK(split_part(task).tiles.size() == 1);
   task.turns = {0, 180};
-  const split::Split along = split_part(task);
+  const tiling::Split along = split_part(task);
   CHECK(along.fits());
   CHECK(along.tiles.size() == 2);
   CHECK(along.seam_mm < 45);
 }
 
 TEST_CASE("an allowance for seams leaves tiles smaller by it") {
-  split::Task task;
+  tiling::Task task;
   task.part = region_of(Box{0, 0, 560, 250}), task.rooms = {{290, 290}};
   CHECK(split_part(task).tiles.size() == 2);
   task.rooms = {{285, 285}}, task.allowance = 10;
-  const split::Split split = split_part(task);
+  const tiling::Split split = split_part(task);
   CHECK(split.tiles.size() > 2);
   for (const auto& tile : split.tiles) {
     const BoxFit fit = largest_in_box(hull_of(tile.shape), 275.02, 275.02);

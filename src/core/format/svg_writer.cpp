@@ -146,6 +146,18 @@ std::string write_drawing_svg(const Drawing& drawing, const Box& page, const std
   return out.str();
 }
 
+namespace {
+
+void add_shape(pugi::xml_node group, const SheetPath& p, int decimals) {
+  auto path = group.append_child("path");
+  path.append_attribute("id") = p.id.c_str();
+  path.append_attribute("stroke") = hex(p.color).c_str();
+  if (p.path.fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
+  path.append_attribute("d") = path_data(p.path, decimals).c_str();
+}
+
+}  // namespace
+
 std::string write_sheets_svg(double width, double height, std::size_t sheets, const std::vector<SheetPath>& paths) {
   constexpr double kBetween = 10;
   pugi::xml_document document;
@@ -165,13 +177,26 @@ std::string write_sheets_svg(double width, double height, std::size_t sheets, co
     group.append_attribute("stroke-width") = "0.2";
     for (const auto& p : paths) {
       if (p.sheet != s) continue;
-      auto path = group.append_child("path");
-      path.append_attribute("id") = p.id.c_str();
-      path.append_attribute("stroke") = hex(p.color).c_str();
-      if (p.path.fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
-      path.append_attribute("d") = path_data(p.path, kDecimals).c_str();
+      add_shape(group, p, kDecimals);
     }
   }
+  std::ostringstream out;
+  document.save(out, "  ");
+  return out.str();
+}
+
+std::string write_shapes_svg(double width, double height, const std::vector<SheetPath>& paths) {
+  constexpr int kNanometre = 6;
+  pugi::xml_document document;
+  auto root = document.append_child("svg");
+  const std::string w = rounded_text(width, kDecimals), h = rounded_text(height, kDecimals);
+  root.append_attribute("xmlns") = "http://www.w3.org/2000/svg";
+  root.append_attribute("width") = (w + "mm").c_str();
+  root.append_attribute("height") = (h + "mm").c_str();
+  root.append_attribute("viewBox") = ("0 0 " + w + " " + h).c_str();
+  root.append_attribute("fill") = "none";
+  root.append_attribute("stroke-width") = "0.2";
+  for (const auto& p : paths) add_shape(root, p, kNanometre);
   std::ostringstream out;
   document.save(out, "  ");
   return out.str();

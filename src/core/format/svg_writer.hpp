@@ -29,4 +29,7 @@ struct SheetPath {
 [[nodiscard]] std::string write_sheets_svg(double width_mm, double height_mm, std::size_t sheets,
                                            const std::vector<SheetPath>& paths);
 
+/// Shapes on one page, to the nanometre.
+[[nodiscard]] std::string write_shapes_svg(double width_mm, double height_mm, const std::vector<SheetPath>& paths);
+
 }  // namespace dotlane

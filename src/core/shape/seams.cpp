@@ -84,9 +84,10 @@ void interlock(std::vector<Region>& tiles, const Seam& seam, const SeamStyle& st
   if (!left || !right || *left == *right) return;
   const Vec inside_right = seam.middle() - n * kOffSeam;
   if (style.kind == SeamKind::overlap) {
-    // What of the strip hangs together with the seam, over the gap.
-    const Region strip = intersect(as_region({beside(seam, 0, seam.length(), -kSeamGap, style.width)}),
-                                   unite({tiles[*left], knife_of(seam)}));
+    // What of the strip hangs together with the seam, over the gap and a little more.
+    const Region bridge = as_region({beside(seam, 0, seam.length(), -3 * kSeamGap, 3 * kSeamGap)});
+    const Region strip = intersect(as_region({beside(seam, 0, seam.length(), -3 * kSeamGap, style.width)}),
+                                   unite({tiles[*left], bridge}));
     tiles[*right] = part_with(unite({tiles[*right], strip}), inside_right);
     return;
   }

@@ -6,7 +6,7 @@
 #include <numbers>
 #include <optional>
 
-namespace dotlane::split {
+namespace dotlane::tiling {
 namespace {
 
 struct Span {
@@ -245,4 +245,4 @@ class Search {
 
 Rows best_rows(const RowsTask& task, double angle) { return Search(task, angle).best(); }
 
-}  // namespace dotlane::split
+}  // namespace dotlane::tiling

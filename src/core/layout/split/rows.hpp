@@ -5,7 +5,7 @@
 
 #include "core/geometry/region.hpp"
 
-namespace dotlane::split {
+namespace dotlane::tiling {
 
 struct RowsTask {
   const Region& part;
@@ -41,4 +41,4 @@ struct Rows {
 /// two-hundredth of a room apart, so that what comes of it has to be looked at again.
 [[nodiscard]] Rows best_rows(const RowsTask& task, double angle);
 
-}  // namespace dotlane::split
+}  // namespace dotlane::tiling

@@ -7,7 +7,7 @@
 #include "core/geometry/parallel.hpp"
 #include "core/layout/split/rows.hpp"
 
-namespace dotlane::split {
+namespace dotlane::tiling {
 namespace {
 
 constexpr double kSlackMm = 0.01;  // that a tile may be larger than its room
@@ -284,4 +284,4 @@ Split split_by_grid(const Task& task) {
   return Splitter(task).measured(task.part, seams);
 }
 
-}  // namespace dotlane::split
+}  // namespace dotlane::tiling

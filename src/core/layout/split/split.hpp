@@ -6,7 +6,7 @@
 #include "core/geometry/convex_hull.hpp"
 #include "core/shape/seams.hpp"
 
-namespace dotlane::split {
+namespace dotlane::tiling {
 
 struct Task {
   Region part;
@@ -49,4 +49,4 @@ struct Split {
 /// compare with.
 [[nodiscard]] Split split_by_grid(const Task& task);
 
-}  // namespace dotlane::split
+}  // namespace dotlane::tiling
