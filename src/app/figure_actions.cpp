@@ -2,6 +2,7 @@
 
 #include <QLocale>
 #include <QPointer>
+#include <algorithm>
 #include <cmath>
 
 #include "app/units.hpp"
@@ -32,6 +33,48 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
     : QObject(parent), session_(session), notice_(notice) {
   actions.add("how-big", tr("How big may the figure be for its sheets?"), Qt::ALT | Qt::SHIFT | Qt::Key_G,
               [this] { ask(); });
+  actions.add("divide-large", tr("Divide what is larger than its sheet"), Qt::ALT | Qt::SHIFT | Qt::Key_S,
+              [this] { divide(); });
+}
+
+void FigureActions::divide() {
+  const auto pieces = session_.selectedPieces();
+  const auto told = std::make_shared<std::vector<DividedPart>>();
+  session_.editDrawn(
+      [pieces, told](const Project& project, const Drawing&) {
+        DrawingCache cache;
+        DividedFigure divided = divide_large(project, pieces, cache);
+        *told = std::move(divided.parts);
+        return std::move(divided.project);
+      },
+      tr("Divide what is larger than its sheet"), {}, Session::Where::aside);
+  session_.whenEdited([self = QPointer<FigureActions>(this), told] {
+    if (self) self->tellDivided(*told);
+  });
+}
+
+void FigureActions::tellDivided(const std::vector<DividedPart>& parts) {
+  if (parts.empty()) return notice_.say(tr("Every part fits a sheet as it is."), false);
+  const LengthUnit unit = session_.project().unit;
+  for (const auto& part : parts) {
+    if (!part.fits)
+      return notice_.say(
+          tr("%1 cannot be divided into tiles that fit its sheet. Take a larger sheet, or unpin its seams.")
+              .arg(qs(part.name)),
+          true);
+  }
+  const auto& first = parts.front();
+  QString text = tr("%1 in %2, with %3 of %4, %5 in sight.")
+                     .arg(qs(first.name), counted(first.tiles, tr("tile"), tr("tiles")),
+                          counted(first.seams, tr("seam"), tr("seams")), length_text(first.seam_mm, unit),
+                          length_text(first.visible_mm, unit));
+  if (parts.size() > 1)
+    text += QLatin1Char(' ') + tr("So %1.").arg(counted(parts.size() - 1, tr("more part was"), tr("more parts were")));
+  offerPacking(text);
+}
+
+void FigureActions::offerPacking(const QString& text) {
+  notice_.ask(text, {{tr("Pack the parts"), [this] { emit packAsked(); }}, {tr("Leave them"), [] {}}});
 }
 
 void FigureActions::ask() {
@@ -71,6 +114,12 @@ void FigureActions::sizeTo(const std::shared_ptr<const Derived>& asked, double s
   Sizing sizing{frame.width() * scale, frame.height() * scale};
   sizing.scale_steps = session_.scalesSteps();
   session_.size(all, sizing, {});
+  const bool packed = std::any_of(asked->project.stocks.begin(), asked->project.stocks.end(),
+                                  [](const Stock& s) { return s.laid_out != LaidOut::as_drawn; });
+  if (!packed) return;
+  session_.whenEdited([self = QPointer<FigureActions>(this)] {
+    if (self) self->offerPacking(tr("The parts lie where they lay when they had another size."));
+  });
 }
 
 }  // namespace dotlane

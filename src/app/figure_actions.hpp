@@ -7,6 +7,7 @@
 #include "app/notice.hpp"
 #include "app/session.hpp"
 #include "core/layout/how_big.hpp"
+#include "core/layout/split/large_parts.hpp"
 
 namespace dotlane {
 
@@ -15,8 +16,15 @@ class FigureActions : public QObject {
  public:
   FigureActions(Session& session, Actions& actions, Notice& notice, QObject* parent);
 
+ signals:
+  /// The parts are to be packed onto their sheets.
+  void packAsked();
+
  private:
   void ask();
+  void divide();
+  void tellDivided(const std::vector<DividedPart>& parts);
+  void offerPacking(const QString& text);
   void answer(const std::shared_ptr<const Derived>& asked, const HowBig& big);
   void sizeTo(const std::shared_ptr<const Derived>& asked, double scale);
 

@@ -98,7 +98,11 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   shapes_ = new ShapeActions(session_, actions_, *notice_, this);
   add_ledger_actions(actions_, session_, *ledger_);
   places_ = new PlaceActions(session_, actions_, *notice_, *bench_, this);
-  new FigureActions(session_, actions_, *notice_, this);
+  auto* figure = new FigureActions(session_, actions_, *notice_, this);
+  connect(figure, &FigureActions::packAsked, this, [this, sheets_panel] {
+    setStage(Stage::sheets);
+    sheets_panel->pack();
+  });
   copies_ = new CopyActions(
       session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
   lettering_ = new LetteringActions(session_, *typing_, actions_, *notice_, this);
@@ -389,8 +393,8 @@ void MainWindow::addEditActions() {
   };
   actions_.add("pick-contours", tr("Leave out contours by clicking them"), Qt::CTRL | Qt::ALT | Qt::Key_X,
                [pick] { pick(Picking::contours); });
-  actions_.add("pick-bridges", tr("Set bridges and take them away by clicking"), Qt::CTRL | Qt::ALT | Qt::Key_B,
-               [pick] { pick(Picking::bridges); });
+  actions_.add("pick-places", tr("Set bridges or seams, and take them away, by clicking"),
+               Qt::CTRL | Qt::ALT | Qt::Key_B, [pick] { pick(Picking::places); });
   connect(&session_, &Session::pickingAsked, this, pick);
   actions_.add("mirror", tr("Mirror the whole job, or not"), Qt::CTRL | Qt::Key_M, [this] {
     Project next = session_.project();
@@ -435,8 +439,8 @@ void MainWindow::updateActions() {
                          "same-stock", "same-size", "same-shape", "zoom-selection", "mirror-across", "mirror-down"})
     enable(id, any);
   enable("pick-contours", session_.selectedPieces().size() == 1);
-  enable("pick-bridges",
-         session_.selectedPieces().size() == 1 && has_bridges(session_.project(), session_.selectedPieces().front()));
+  enable("pick-places", session_.selectedPieces().size() == 1 &&
+                            placed_by_last(session_.project(), session_.selectedPieces().front()) != Placed::nothing);
   for (const char* id : {"bring-onto-mat", "select-all", "select-others", "confirm-roles", "export", "mirror"})
     enable(id, some);
   for (const Role role : kRoles) actions_.find(QStringLiteral("role-") + qs(word(role)))->setEnabled(any);

@@ -160,9 +160,11 @@ void Session::edit(Change change, const QString& label, const std::string& merge
 }
 
 void Session::editDrawn(std::function<Project(const Project&, const Drawing&)> change, const QString& label,
-                        const std::string& merge_key) {
+                        const std::string& merge_key, Where where) {
   edit(
-      [change = std::move(change), cache = cache_](const Project& from, Effort effort) -> std::optional<Project> {
+      [change = std::move(change), cache = cache_, where](const Project& from,
+                                                          Effort effort) -> std::optional<Project> {
+        if (where == Where::aside && effort == Effort::at_once) return std::nullopt;
         const Drawing drawing = evaluate(from, *cache, effort);
         if (std::any_of(drawing.pieces.begin(), drawing.pieces.end(), [](const auto& p) { return p->stale; }))
           return std::nullopt;

@@ -19,7 +19,8 @@ namespace dotlane {
 
 /// What clicks on the bench are for while they do not choose: contours are left out, bridges set and taken away, what
 /// lies in a loop erased, what is cut parted along a line.
-enum class Picking { none, contours, bridges, erase, split };
+/// `places`: of bridges and seams.
+enum class Picking { none, contours, places, erase, split };
 
 /// Commits take effect at once; drawing() is current but for recipes that take long (see
 /// stale()). Plan and findings are worked out aside and follow with
@@ -46,8 +47,9 @@ class Session : public QObject {
   /// before those, and one that still waits. So a drag ends where the last of its edits says, whatever each took.
   void edit(Change change, const QString& label, const std::string& merge_key = {});
   /// The same with the drawing of the very project that is edited, never an older one.
+  enum class Where { at_once, aside };  ///< where the drawing is there at once; a change that takes long goes aside
   void editDrawn(std::function<Project(const Project&, const Drawing&)> change, const QString& label,
-                 const std::string& merge_key = {});
+                 const std::string& merge_key = {}, Where where = Where::at_once);
   /// The same with the layout as well.
   void editLaid(std::function<Project(const Project&, const Drawing&, const Layout&)> change, const QString& label,
                 const std::string& merge_key = {});

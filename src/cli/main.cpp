@@ -58,6 +58,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   fit PROJECT|IN.svg           how large it may be for its sheets, which part stops it, what would help, sheets it takes then
   split IN.svg --sheet 292x292mm [--over UPPER.svg] [--seam butt|overlap|tab|dovetail] [--width 10mm] [--sliver 5mm]
         -o OUT.svg             what is larger than a sheet in tiles that each fit one, with little seam in sight
+  split P [--seam KIND] [--width 10mm] -o P2.dotlane
+                               every part of the project that fits none of its sheets, by a seams step
   order IN.svg [--start 0,0] [--seconds 1] [--seed N]
                                its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes

@@ -4,8 +4,8 @@
 #include "core/format/files.hpp"
 #include "core/format/svg_reader.hpp"
 #include "core/format/svg_writer.hpp"
-#include "core/layout/split/split.hpp"
-#include "core/project/kinds.hpp"
+#include "core/layout/split/large_parts.hpp"
+#include "core/project/edit.hpp"
 #include "core/shape/line_set.hpp"
 #include "core/text_scan.hpp"
 
@@ -45,6 +45,43 @@ SeamKind seam_kind(const std::string& word) {
   return SeamKind::dovetail;
 }
 
+/// Every part of the project that is too large, in tiles.
+int split_project(const std::string& file, const std::string& out, const std::optional<std::string>& kind,
+                  std::optional<double> width, bool json) {
+  Project project = load(file).project;
+  DrawingCache cache;
+  DividedFigure divided = divide_large(project, {}, cache);
+  if (kind || width) {  // once more, with the room that such joints ask for
+    if (kind) seam_kind(*kind);
+    for (const auto& part : divided.parts) {
+      divided.project = edit_piece(std::move(divided.project), part.piece, [&](Piece& p) {
+        if (kind) p.steps.back().values["joint"] = *kind;
+        if (width) p.steps.back().values["width"] = *width;
+      });
+    }
+    divided = divide_large(divided.project, {}, cache);
+  }
+  need(save_project(divided.project, out));
+  Json list = Json::array();
+  std::string text;
+  bool all_fit = true;
+  for (const auto& part : divided.parts) {
+    all_fit = all_fit && part.fits;
+    list.push_back({{"piece", part.piece},
+                    {"part", part.name},
+                    {"tiles", part.tiles},
+                    {"seams", part.seams},
+                    {"seam_mm", round4(part.seam_mm)},
+                    {"visible_seam_mm", round4(part.visible_mm)},
+                    {"fits", part.fits}});
+    text += part.name + ": " + std::to_string(part.tiles) + " tiles, seams of " + rounded_text(part.seam_mm, 1) +
+            " mm, " + rounded_text(part.visible_mm, 1) + " mm of them in sight" +
+            (part.fits ? "\n" : "; still larger than its sheet\n");
+  }
+  json ? print_json({{"parts", std::move(list)}}) : print(text.empty() ? "Every part fits a sheet.\n" : text);
+  return all_fit ? 0 : 1;
+}
+
 Json place(Vec p) { return Json::array({round4(p.x), round4(p.y)}); }
 
 }  // namespace
@@ -56,6 +93,11 @@ int split_drawing(Options o, bool json) {
   const std::string file = o.positional("the drawing");
   o.finish();
   if (!out) refuse("-o OUT.svg is missing");
+  if (ends_with(file, ".dotlane")) {
+    if (size || over || sliver)
+      refuse("a project knows its sheets and layers: --sheet, --over and --sliver are for drawings");
+    return split_project(file, *out, kind, width, json);
+  }
   if (!size) refuse("--sheet WIDTHxHEIGHT is missing, for instance --sheet 292x292mm");
   const auto [w, h] = size_from("--sheet", *size);
   const Artwork art = drawing_in(file, per_inch);

@@ -349,6 +349,10 @@ const std::map<std::string_view, const char*> kEnglish{
     {"cut-away-nothing", "It takes two closed lines that overlap, or other pieces to cut away."},
     {"overlap-nothing", "It takes two closed lines that overlap, or other pieces."},
     {"split-nothing", "There is no closed line to cut in two."},
+    {"seams-nothing", "There is no closed line to divide by seams."},
+    {"seams-lost",
+     "{seams|n:seam runs:seams run} through no material any more; take {seams?it:them} away, or divide the piece "
+     "anew."},
     {"divide-nothing", "There is no closed line to divide."},
     {"offset-nothing", "There is no closed line to offset."},
     {"offset-vanished", "Nothing is left: the shapes are narrower than twice the distance."},
@@ -399,6 +403,7 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-dash", "Dashes of {dash|mm1}"},
     {"fix-light-first", "Draw light inks first"},
     {"fix-plan-again", "Plan again"},
+    {"fix-divide", "Divide it"},
     {"fix-find-room", "Find room"},
     {"fix-mirror", "Mirror the piece"},
     {"fix-not-over", "Mirror with the job alone"},

@@ -294,7 +294,7 @@ TEST_CASE("bridges are as wide as the stock asks, and are set, dragged and taken
   const auto made = [&] { return drawn(p).pieces[0]->outcomes.back().bridged; };
   REQUIRE(made()->bridges.size() == 2);
   CHECK(made()->bridges[0].width_mm == Approx(2.5));  // 15 mm long, a sixth of that
-  CHECK(has_bridges(p, 1));
+  CHECK(placed_by_last(p, 1) == Placed::bridges);
   REQUIRE(handles().size() == 2);
   CHECK(handles()[0].at.x == Approx(50));
   CHECK_FALSE(handles()[0].set);
@@ -327,15 +327,15 @@ TEST_CASE("bridges are as wide as the stock asks, and are set, dragged and taken
   CHECK(list("set").size() == 2);
   p = click_handle(p, own());
   // Clicks while picking: one more, that away again, one of those found away, and back.
-  p = pick_bridge(p, drawn(p), 1, {28, 50}, 1);
+  p = pick_place(p, drawn(p), 1, {28, 50}, 1);
   CHECK(list("set").size() == 2);
-  p = pick_bridge(p, drawn(p), 1, own().at, 1);
+  p = pick_place(p, drawn(p), 1, own().at, 1);
   CHECK(list("set").empty());
   const Vec first = handles()[0].at;
-  p = pick_bridge(p, drawn(p), 1, first, 1);
+  p = pick_place(p, drawn(p), 1, first, 1);
   CHECK(list("none").size() == 2);
   CHECK(made()->bridges.size() == 1);
-  p = pick_bridge(p, drawn(p), 1, first, 1);
+  p = pick_place(p, drawn(p), 1, first, 1);
   CHECK(list("none").empty());
   CHECK(made()->bridges.size() == 2);
 }

@@ -329,7 +329,7 @@ TEST_CASE("bridges are dragged, set, let go and taken away on the bench") {
 
   // From the recipe: clicks set bridges across the opening and take away those that are there.
   QTest::mouseClick(field<QPushButton>(o, "set"), Qt::LeftButton);
-  REQUIRE(o.bench().picking() == Picking::bridges);
+  REQUIRE(o.bench().picking() == Picking::places);
   click(left);
   REQUIRE(set().size() == 1);
   CHECK(field<QPushButton>(o, "set")->text().simplified().contains(QStringLiteral("1 place")));
@@ -350,12 +350,12 @@ TEST_CASE("bridges are dragged, set, let go and taken away on the bench") {
   CHECK(o.project().shelf.back().count == 2);
   run(o, "undo");
   // The keys do as much, where the recipe ends with bridges.
-  run(o, "pick-bridges");
-  CHECK(o.bench().picking() == Picking::bridges);
-  run(o, "pick-bridges");
+  run(o, "pick-places");
+  CHECK(o.bench().picking() == Picking::places);
+  run(o, "pick-places");
   CHECK(o.bench().picking() == Picking::none);
   run(o, "step-rotate");
-  CHECK_FALSE(o.window.actions().find(QStringLiteral("pick-bridges"))->isEnabled());
+  CHECK_FALSE(o.window.actions().find(QStringLiteral("pick-places"))->isEnabled());
 }
 
 TEST_CASE("typing a step's number is one undo entry, and Escape keeps the last good one") {

@@ -451,6 +451,7 @@ void Bench::paintEvent(QPaintEvent*) {
   const Project& project = session_.project();
   const auto& selected = session_.selectedPieces();
   if (selected.size() == 1 && hasHandles()) paint_room(p, view_, step_room(project, session_.drawing(), selected[0]));
+  if (!showsMats() && !record_ && scrub_ < 0) paint_seams(p, view_, seams_in(project, session_.drawing()));
   if (!stacked_ && !plainTable()) paint_sheet_names(p, view_, project, load_);
   if (!showsMats() && !record_) paintGuides(p), paintHeld(p);
   paintSelection(p);
@@ -468,8 +469,12 @@ void Bench::paintEvent(QPaintEvent*) {
       hint = hint.arg(touching_ ? tr("only what it encloses") : tr("what it touches, too"));
     paint_hint(p, hint, canvas());
   }
-  if (picking_ == Picking::bridges)
-    paint_hint(p, tr("Click an opening to set a bridge across it, a bridge to take it away. Esc ends."), canvas());
+  if (picking_ == Picking::places)
+    paint_hint(p,
+               selected.size() == 1 && placed_by_last(project, selected.front()) == Placed::seams
+                   ? tr("Click where a seam is to run the shortest way across, a seam to take it away. Esc ends.")
+                   : tr("Click an opening to set a bridge across it, a bridge to take it away. Esc ends."),
+               canvas());
   const Box shown = session_.selection().empty() ? Box{} : frame();
   paint_rulers(p, QRectF(rect()), view_, project.unit, shown, theme());
   paintFocusRing(p);

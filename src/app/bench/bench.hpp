@@ -161,7 +161,7 @@ class Bench : public Table {
   void selectGroup(int piece);
   /// Leaves out the contour at this place, or keeps it alone, by a step of its piece's recipe.
   void pickContour(QPointF at, bool keep);
-  void pickBridge(QPointF at);
+  void pickPlace(QPointF at);
   void refresh();  // the art changed: paint it anew
   void paintArt(QPainter& p);
   void paintMarks(QPainter& p);

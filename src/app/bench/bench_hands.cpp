@@ -101,13 +101,14 @@ void Bench::pickContour(QPointF at, bool keep) {
       keep ? tr("Keep a contour alone") : tr("Drop a contour"));
 }
 
-void Bench::pickBridge(QPointF at) {
+void Bench::pickPlace(QPointF at) {
   const auto pieces = session_.selectedPieces();
   if (record_ || pieces.size() != 1) return;
-  session_.editDrawn([piece = pieces.front(), place = view_.to_mm(at), reach = (kStepHandlePx + 2) / view_.px_per_mm](
-                         const Project& project,
-                         const Drawing& drawing) { return pick_bridge(project, drawing, piece, place, reach); },
-                     tr("Set or take away a bridge"));
+  session_.editDrawn(
+      [piece = pieces.front(), place = view_.to_mm(at), reach = (kStepHandlePx + 2) / view_.px_per_mm](
+          const Project& project, const Drawing& drawing) { return pick_place(project, drawing, piece, place, reach); },
+      placed_by_last(session_.project(), pieces.front()) == Placed::seams ? tr("Set or take away a seam")
+                                                                          : tr("Set or take away a bridge"));
 }
 
 void Bench::setPicking(Picking what) {
@@ -115,8 +116,8 @@ void Bench::setPicking(Picking what) {
     return sketch(what == Picking::erase ? Sketch::What::erase : Sketch::What::split);
   if (what != Picking::none) sketch_.end();
   const auto pieces = session_.selectedPieces();
-  const bool can =
-      !record_ && pieces.size() == 1 && (what != Picking::bridges || has_bridges(session_.project(), pieces.front()));
+  const bool can = !record_ && pieces.size() == 1 &&
+                   (what != Picking::places || placed_by_last(session_.project(), pieces.front()) != Placed::nothing);
   picking_ = can ? what : Picking::none;
   setCursor(picking_ != Picking::none ? Qt::CrossCursor : Qt::ArrowCursor);
   update();
@@ -155,7 +156,7 @@ std::optional<Handle> Bench::handleAt(QPointF at) const {
 
 std::vector<StepHandle> Bench::stepHandles() const {
   const auto& pieces = session_.selectedPieces();
-  if (pieces.size() != 1 || (!hasHandles() && picking_ != Picking::bridges)) return {};
+  if (pieces.size() != 1 || (!hasHandles() && picking_ != Picking::places)) return {};
   return step_handles(session_.project(), session_.drawing(), pieces.front());
 }
 
@@ -175,9 +176,9 @@ void Bench::mousePressEvent(QMouseEvent* event) {
     sketch_.press(sketchPlace(press_, event->modifiers()), view_.px_per_mm);
     return update();
   }
-  if (picking_ == Picking::bridges) {
+  if (picking_ == Picking::places) {
     drag_ = Drag::picked;
-    return pickBridge(press_);
+    return pickPlace(press_);
   }
   if (picking_ == Picking::contours || (event->modifiers() & Qt::AltModifier)) {
     drag_ = Drag::picked;
@@ -260,11 +261,17 @@ void Bench::showCursor(QPointF at) {
   if (cursor().shape() != shape) setCursor(shape);
   if (ruler) return setToolTip(tr("Drag a guide from here onto the bench"));
   if (guide) return setToolTip(tr("A guide. Drag it; back on the ruler it is gone."));
-  const bool bridge = step && step->what == StepHandle::What::bridge && picking_ == Picking::none;
-  if (!bridge) return setToolTip(handle ? handle_text(*handle) : QString());
-  setToolTip(step_text(session_.drawing(), *step, session_.project().unit) +
-             (step->set ? tr(", set by hand. Drag it; a click lets it go.")
-                        : tr(". Drag it along, or click to set it here.")));
+  const bool told = step && picking_ == Picking::none &&
+                    (step->what == StepHandle::What::bridge || step->what == StepHandle::What::seam ||
+                     step->what == StepHandle::What::seam_end);
+  if (!told) return setToolTip(handle ? handle_text(*handle) : QString());
+  const QString what = step->what == StepHandle::What::seam_end ? tr(". Drag to turn it about its other end.")
+                       : step->what == StepHandle::What::seam
+                           ? (step->set ? tr(", pinned. Drag it; a click lets it go.")
+                                        : tr(". Drag it, or click to pin it: it then stays when divided anew."))
+                       : step->set ? tr(", set by hand. Drag it; a click lets it go.")
+                                   : tr(". Drag it along, or click to set it here.");
+  setToolTip(step_text(session_.drawing(), *step, session_.project().unit) + what);
 }
 
 void Bench::mouseMoveEvent(QMouseEvent* event) {
@@ -348,9 +355,12 @@ void Bench::mouseReleaseEvent(QMouseEvent* event) {
       middle_.reset();
       return;
     }
-    if (drag == Drag::step && step_handle_.what == StepHandle::What::bridge) {
+    const bool seam = step_handle_.what == StepHandle::What::seam;
+    if (drag == Drag::step && (seam || step_handle_.what == StepHandle::What::bridge)) {
       session_.edit([handle = step_handle_](const Project& project, Effort) { return click_handle(project, handle); },
-                    step_handle_.set ? tr("Let a bridge go") : tr("Set a bridge"));
+                    seam               ? (step_handle_.set ? tr("Let a seam go") : tr("Pin a seam"))
+                    : step_handle_.set ? tr("Let a bridge go")
+                                       : tr("Set a bridge"));
       return;
     }
   }

@@ -7,6 +7,7 @@
 #include "app/units.hpp"
 #include "core/shape/bridges.hpp"
 #include "core/shape/copies.hpp"
+#include "core/shape/seams.hpp"
 
 namespace dotlane {
 namespace {
@@ -73,10 +74,33 @@ void paint_room(QPainter& p, const View& view, const std::vector<Vec>& room) {
   p.drawPolygon(pixels);
 }
 
+void paint_seams(QPainter& p, const View& view, const std::vector<SeamStretch>& seams) {
+  if (seams.empty()) return;
+  p.setRenderHint(QPainter::Antialiasing);
+  const QColor paper = theme().dark ? theme().ground : QColor(Qt::white);
+  for (const auto& seam : seams) {
+    const QLineF line(view.to_px(seam.a), view.to_px(seam.b));
+    QColor halo = paper;
+    halo.setAlpha(150);
+    p.setPen(QPen(halo, seam.hidden ? 3.5 : 4.0, Qt::SolidLine, Qt::FlatCap));
+    p.drawLine(line);
+    QPen pen(theme().ink, seam.hidden ? 1.8 : 1.6, seam.hidden ? Qt::CustomDashLine : Qt::SolidLine, Qt::RoundCap);
+    if (seam.hidden) pen.setDashPattern({0.1, 2.6});
+    p.setPen(pen);
+    p.drawLine(line);
+  }
+}
+
 void paint_step_handle(QPainter& p, QPointF at, const StepHandle& handle, bool held) {
   const QColor paper = theme().dark ? theme().ground : QColor(Qt::white);
   p.setRenderHint(QPainter::Antialiasing);
-  if (handle.what == StepHandle::What::bridge) {
+  if (handle.what == StepHandle::What::seam_end) {
+    p.setPen(QPen(paper, 1.4));
+    p.setBrush(held ? theme().hands : theme().accent);
+    p.drawRect(QRectF(at.x() - 3.5, at.y() - 3.5, 7, 7));
+    return;
+  }
+  if (handle.what == StepHandle::What::bridge || handle.what == StepHandle::What::seam) {
     // A ring where it was found, full where it was set.
     p.setPen(QPen(held || handle.set ? paper : theme().accent, 1.6));
     p.setBrush(held ? theme().hands : handle.set ? theme().accent : paper);
@@ -99,6 +123,8 @@ void paint_place(QPainter& p, QPointF at) {
 }
 
 bool same_handle(const StepHandle& now, const StepHandle& dragged) {
+  if (now.what == StepHandle::What::seam || now.what == StepHandle::What::seam_end)
+    return now.what == dragged.what && now.set_as == dragged.set_as && now.end == dragged.end;
   return now.what == dragged.what && (now.what != StepHandle::What::bridge || now.set == dragged.set_as);
 }
 
@@ -106,9 +132,14 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
   const DrawnPiece* drawn = find_drawn(drawing, handle.piece);
   if (!drawn || drawn->outcomes.empty()) return {};
   if (const Bridged* bridged = drawn->outcomes.back().bridged.get()) {
-    if (handle.bridge >= bridged->bridges.size()) return {};
-    const Bridge& b = bridged->bridges[handle.bridge];
+    if (handle.made >= bridged->bridges.size()) return {};
+    const Bridge& b = bridged->bridges[handle.made];
     return tr("bridge %1 wide, %2 long").arg(length_text(b.width_mm, unit), length_text(b.length_mm, unit));
+  }
+  if (const Seamed* seamed = drawn->outcomes.back().seamed.get()) {
+    if (handle.made >= seamed->runs.size()) return {};
+    const auto& run = seamed->runs[handle.made];
+    return tr("seam of %1, %2 in sight").arg(length_text(run.seam.length(), unit), length_text(run.visible_mm, unit));
   }
   const QString length = length_text(distance(handle.at, handle.origin), unit);
   if (handle.what == StepHandle::What::allowance) return tr("%1 turned under").arg(length);
@@ -131,6 +162,8 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
           .arg(size_text(made->room, unit), unit_word(unit), counted(made->count, tr("copy"), tr("copies")));
     case StepHandle::What::radius:
     case StepHandle::What::bridge:
+    case StepHandle::What::seam:
+    case StepHandle::What::seam_end:
     case StepHandle::What::allowance:
     case StepHandle::What::stitch:
     case StepHandle::What::underlap:

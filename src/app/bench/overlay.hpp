@@ -19,6 +19,8 @@ void paint_size_pills(QPainter& painter, const QRectF& frame, const Box& size, L
 
 /// What copies fill, and a handle that sets a value of a step.
 void paint_room(QPainter& painter, const View& view, const std::vector<Vec>& room);
+/// Seams in sight as lines, those that upper layers hide as dots.
+void paint_seams(QPainter& painter, const View& view, const std::vector<SeamStretch>& seams);
 inline constexpr double kStepHandlePx = 6;
 void paint_step_handle(QPainter& painter, QPointF at, const StepHandle& handle, bool held);
 /// What the handle's value is now: "every 22.0 mm", "12 across".

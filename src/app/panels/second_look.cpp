@@ -121,7 +121,7 @@ void SecondLook::update() {
       add(button, words.size() > 22);
       connect(button, &QPushButton::clicked, this, [this, finding, fix, words] {
         session_.editDrawn([finding, fix](const Project& p, const Drawing& d) { return apply_fix(p, d, finding, fix); },
-                           words);
+                           words, {}, takes_long(fix) ? Session::Where::aside : Session::Where::at_once);
       });
     }
     cards_->addWidget(card);

@@ -16,6 +16,7 @@
 #include "core/shape/fill/fill_made.hpp"
 #include "core/shape/pieced.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "core/shape/seams.hpp"
 #include "core/shape/step_handles.hpp"
 #include "core/shape/trace.hpp"
 #include "render/role_style.hpp"
@@ -79,6 +80,14 @@ QString copies_text(const Repeated& made, LengthUnit unit) {
   return out;
 }
 
+QString seams_text(const Seamed& made, LengthUnit unit) {
+  double length = 0, visible = 0;
+  for (const auto& run : made.runs) length += run.seam.length(), visible += run.visible_mm;
+  return counted(made.tiles, QObject::tr("tile"), QObject::tr("tiles")) + QStringLiteral("  ·  ") +
+         counted(made.runs.size(), QObject::tr("seam"), QObject::tr("seams")) + QStringLiteral("  ·  ") +
+         QObject::tr("%1, %2 in sight").arg(length_text(length, unit), length_text(visible, unit));
+}
+
 /// What is cut by hand for a pieced unit.
 QString patches_text(const Values& values, LengthUnit unit) {
   QStringList out;
@@ -95,6 +104,7 @@ QString patches_text(const Values& values, LengthUnit unit) {
 QString detail_of(const StepOutcome& outcome, LengthUnit unit) {
   if (outcome.repeated) return copies_text(*outcome.repeated, unit);
   if (outcome.bridged) return bridges_text(*outcome.bridged, unit);
+  if (outcome.seamed) return seams_text(*outcome.seamed, unit);
   if (outcome.stones > 0) return stones_text(outcome);
   if (outcome.fill) return fill_text(*outcome.fill);
   QString out = counted(outcome.contours, QObject::tr("contour"), QObject::tr("contours")) + QStringLiteral("  ·  ") +

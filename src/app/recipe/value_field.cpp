@@ -174,7 +174,7 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
         emit session.pickingAsked(key == "at"      ? Picking::contours
                                   : key == "loop"  ? Picking::erase
                                   : key == "along" ? Picking::split
-                                                   : Picking::bridges);
+                                                   : Picking::places);
       });
       field = button;
       break;

@@ -100,15 +100,16 @@ void SheetsPanel::addLaying() {
     next.laying.turn_step_deg = turns_->itemData(at).toDouble();
     session_.commit(std::move(next), tr("Change how parts are turned"));
   });
-  connect(pack_, &QPushButton::clicked, this, [this] {
-    if (packing_.running()) return packing_.enough();
-    packing_.start(nest_options(session_.project()), kPackSeconds);
-  });
+  connect(pack_, &QPushButton::clicked, this, [this] { packing_.running() ? packing_.enough() : pack(); });
   connect(as_drawn_, &QPushButton::clicked, this,
           [this] { session_.commit(lay_as_drawn(session_.project()), tr("Lay everything as drawn")); });
   connect(together_, &QPushButton::clicked, &desk_, &SheetDesk::pushTogether);
   connect(everything_, &QPushButton::clicked, &desk_, &SheetDesk::runEverything);
   connect(&packing_, &PackRun::changed, this, &SheetsPanel::showPacking);
+}
+
+void SheetsPanel::pack() {
+  if (!packing_.running()) packing_.start(nest_options(session_.project()), kPackSeconds);
 }
 
 void SheetsPanel::addHands() {

@@ -18,6 +18,8 @@ class SheetsPanel : public Panel {
  public:
   SheetsPanel(Session& session, SheetDesk& desk, QWidget* parent);
   [[nodiscard]] ShelfCard& shelf() { return *shelf_; }
+  /// Packs the parts as the panel says, unless that is under way.
+  void pack();
 
  private:
   void addLaying();

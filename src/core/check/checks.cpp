@@ -13,6 +13,7 @@
 #include "core/check/shape_checks.hpp"
 #include "core/check/stencil_checks.hpp"
 #include "core/layout/nest.hpp"
+#include "core/layout/split/large_parts.hpp"
 #include "core/plan/by_hand.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
@@ -126,6 +127,9 @@ class Checker : FindingList {
       auto offer = [&](Finding& finding) {
         if (fits && !part)
           finding.fixes.push_back({Fix::Kind::bring_onto_mat, {"fix-onto-mat"}, "", 0, {{piece->piece->id, ""}}});
+        const bool cut = std::any_of(piece->piece->lines.begin(), piece->piece->lines.end(),
+                                     [](const Line& line) { return line.role == Role::cut; });
+        if (!fits && cut) finding.fixes.push_back({Fix::Kind::divide, {"fix-divide"}, "", 0, {{piece->piece->id, ""}}});
       };
       const Figures figures{{"piece", part ? layout_.parts[part->part].name : piece->piece->name},
                             {"width", run.width()},
@@ -389,6 +393,10 @@ std::vector<Finding> check(const Project& project, const Drawing& drawing, const
   return Checker(project, drawing, layout, plan).run();
 }
 
+bool takes_long(const Fix& fix) {
+  return fix.kind == Fix::Kind::divide || fix.kind == Fix::Kind::plan_again || fix.kind == Fix::Kind::find_room;
+}
+
 Project apply_fix(Project project, const Drawing& drawing, const Finding& finding, const Fix& fix) {
   const auto& lines = fix.on.empty() ? finding.lines : fix.on;
   switch (fix.kind) {
@@ -436,6 +444,10 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
     case Fix::Kind::set_role:
       if (const auto role = role_from(fix.tool)) project = assign_role(std::move(project), lines, *role);
       return project;
+    case Fix::Kind::divide: {
+      DrawingCache cache;
+      return divide_large(project, pieces_of(lines), cache).project;
+    }
     case Fix::Kind::stroke_by_stroke:
       return set_stroke_by_stroke(std::move(project), lines, true);
     case Fix::Kind::use_tool: {

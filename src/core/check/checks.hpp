@@ -23,6 +23,9 @@ inline constexpr double kDoubled = 0.05;
 /// The project with the finding settled as `fix` says.
 [[nodiscard]] Project apply_fix(Project project, const Drawing& drawing, const Finding& finding, const Fix& fix);
 
+/// Whether that is more than the interface can wait for.
+[[nodiscard]] bool takes_long(const Fix& fix);
+
 /// Worst severity present, if any.
 [[nodiscard]] std::optional<Severity> worst(const std::vector<Finding>& findings);
 

@@ -152,16 +152,17 @@ class LayoutChecker : FindingList {
       const Box box = bounds_of(shape);
       Vec most;
       for (const Vec room : rooms_of(project_, part.stock)) most = room.x * room.y > most.x * most.y ? room : most;
-      add("part-too-large", Severity::error,
-          {{"part", part.name},
-           {"width", box.width()},
-           {"height", box.height()},
-           {"room-width", most.x},
-           {"room-height", most.y},
-           {"stock", stock_name(part.stock)},
-           {"percent", std::floor(fit.scale * 1000) / 10},
-           {"turn", fit.turn}},
-          {ref_of(k)}, fit.turn < 0.05 || fit.turn > 179.95 ? "upright" : "");
+      Finding& finding = add("part-too-large", Severity::error,
+                             {{"part", part.name},
+                              {"width", box.width()},
+                              {"height", box.height()},
+                              {"room-width", most.x},
+                              {"room-height", most.y},
+                              {"stock", stock_name(part.stock)},
+                              {"percent", std::floor(fit.scale * 1000) / 10},
+                              {"turn", fit.turn}},
+                             {ref_of(k)}, fit.turn < 0.05 || fit.turn > 179.95 ? "upright" : "");
+      if (part.has_body()) finding.fixes.push_back({Fix::Kind::divide, {"fix-divide"}, "", 0, {}});
     }
     for (const auto& [stock, laid] : by_stock) {
       std::vector<LineRef> lines;

@@ -159,9 +159,9 @@ std::vector<Finding> check_stencils(const Project& project, const Drawing& drawi
       const auto& tongue = found->tongues[i];
       Finding& f = add("stencil-tongue", Severity::warning, {{"length", tongue.length_mm}, {"width", tongue.width_mm}},
                        tongue.tip);
-      if (!has_bridges(project, raw->id)) continue;
+      if (placed_by_last(project, raw->id) != Placed::bridges) continue;
       // One more bridge at its tip.
-      const Project held = pick_bridge(project, drawing, raw->id, tongue.tip, 0);
+      const Project held = pick_place(project, drawing, raw->id, tongue.tip, 0);
       const Piece* next = find_piece(held, raw->id);
       for (std::size_t k = 0; k < raw->steps.size(); ++k) {
         if (next->steps[k] == raw->steps[k]) continue;

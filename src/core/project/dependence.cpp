@@ -37,7 +37,7 @@ std::vector<int> users_of(const Project& project, int id) {
 
 bool works_under_all(const Step& step) {
   if (!inputs_of(step).empty()) return false;
-  if (step.kind != "applique") return step.kind == "trim-under";
+  if (step.kind != "applique") return step.kind == "trim-under" || step.kind == "seams";
   const Reading take(*find_kind(step_kinds(), "applique"), step.values);
   return take.number("underlap") > 0 && !take.is("edge", "reverse");
 }

@@ -28,6 +28,7 @@ struct FillMade;  // core/shape/fill/fill_made.hpp
 struct Bridged;   // core/shape/bridges.hpp
 struct Repeated;  // core/shape/copies.hpp
 struct Underlap;  // core/shape/applique.hpp
+struct Seamed;    // core/shape/seams.hpp
 
 /// What a step did, for people to read.
 struct StepOutcome {
@@ -44,6 +45,7 @@ struct StepOutcome {
   std::shared_ptr<const Bridged> bridged;    ///< what bridges hold, and where they are
   std::shared_ptr<const Repeated> repeated;  ///< how copies lie
   std::shared_ptr<const Underlap> underlap;  ///< where fabric runs under other fabric
+  std::shared_ptr<const Seamed> seamed;      ///< how seams run
 };
 
 /// One piece as placed. `piece` holds the lines as they are in the end, and as its placement where these stand: for a

@@ -42,7 +42,8 @@ struct Fix {
     find_room,
     mirror_job,
     set_role,
-    stroke_by_stroke
+    stroke_by_stroke,
+    divide  ///< what is too large for its sheet, in tiles
   };
   Kind kind = Kind::confirm_roles;
   Said label;                       ///< what its button says

@@ -345,6 +345,27 @@ std::vector<KindSpec> make_step_kinds() {
                "Parts what is cut along a line drawn on the bench; it is carried on straight to the edges.",
                "Combine",
                {{"along", "line", ValueType::spots, std::vector<double>{}, -100, 100, {}, {}}, lines()}});
+  k.push_back(
+      {"seams",
+       "Seams",
+       "Divides what is larger than its sheet into tiles that are joined again when it is made.",
+       "Combine",
+       {{"seams", "seams", ValueType::spots, std::vector<double>{}, -100, 100, {}, "Both ends of each."},
+        // Set by clicking handles, not by a field of its own.
+        only({{"joint", {}}}, {"pinned",
+                               "pinned",
+                               ValueType::spots,
+                               std::vector<double>{},
+                               -100,
+                               100,
+                               {},
+                               "Middles of those that stay."}),
+        choice("joint", "joined",
+               {{"butt", "edge to edge"}, {"overlap", "overlapping"}, {"tab", "by tabs"}, {"dovetail", "dovetailed"}},
+               "Overlapping: one tile runs on under the other, to be glued. Dovetails hold stiff stock."),
+        only({{"joint", {"overlap", "tab", "dovetail"}}},
+             length("width", "width", 10, 0.5, 200, "Of the glued strip; the height of tabs.")),
+        lines()}});
   return k;
 }
 

@@ -78,6 +78,7 @@ std::vector<Line> step_cut_away(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_overlap(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_divide(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_split(std::vector<Line> lines, const StepCall& call);
+std::vector<Line> step_seams(std::vector<Line> lines, const StepCall& call);  // steps_seams.cpp
 std::vector<Line> step_fit_shape(std::vector<Line> lines, const StepCall& call);
 std::vector<Line> step_trim_under(std::vector<Line> lines, const StepCall& call);
 // Cleaning up: steps_clean.cpp.

@@ -42,4 +42,17 @@ struct Divided {
 /// its length. Tabs stand where the other tile has room for them.
 [[nodiscard]] Divided divide(const Region& part, const std::vector<Seam>& seams, const SeamStyle& style = {});
 
+/// What a seams step came to.
+struct Seamed {
+  struct Run {
+    Seam seam;                 ///< as it runs, in the coordinates of the lines
+    std::size_t index = 0;     ///< in the step's list
+    bool pinned = false;       ///< stays where it is when the piece is divided anew
+    std::vector<Seam> hidden;  ///< stretches that pieces in upper layers lie on
+    double visible_mm = 0;
+  };
+  std::vector<Run> runs;
+  std::size_t tiles = 0;
+};
+
 }  // namespace dotlane

@@ -4,9 +4,12 @@
 
 #include "core/project/edit.hpp"
 #include "core/project/kinds.hpp"
+#include "core/shape/applique.hpp"
 #include "core/shape/bridges.hpp"
 #include "core/shape/copies.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "core/shape/seams.hpp"
+#include "core/shape/steps.hpp"
 
 namespace dotlane {
 namespace {
@@ -65,11 +68,59 @@ std::vector<StepHandle> bridge_handles(const LastStep& last, int piece) {
     handle.what = StepHandle::What::bridge;
     handle.piece = piece, handle.step = last.step->id;
     handle.at = last.map(bridges[i].at);
-    handle.bridge = i, handle.share = share;
+    handle.made = i, handle.share = share;
     handle.set = bridges[i].set, handle.set_as = bridges[i].set.value_or(set);
     out.push_back(handle);
   }
   return out;
+}
+
+/// Handles on the middle and the ends of every seam.
+std::vector<StepHandle> seam_handles(const LastStep& last, int piece) {
+  std::vector<StepHandle> out;
+  const auto& runs = last.outcome->seamed->runs;
+  for (std::size_t i = 0; i < runs.size(); ++i) {
+    const Seam& seam = runs[i].seam;
+    const auto add = [&](int end, Vec at, Vec a, Vec b) {
+      StepHandle handle;
+      handle.what = end == 0 ? StepHandle::What::seam : StepHandle::What::seam_end, handle.end = end;
+      handle.piece = piece, handle.step = last.step->id;
+      handle.at = last.map(at), handle.a = last.map(a), handle.b = last.map(b);
+      handle.made = i, handle.set_as = runs[i].index, handle.share = share_of(last);
+      if (runs[i].pinned) handle.set = runs[i].index;
+      out.push_back(handle);
+    };
+    add(0, seam.middle(), seam.a, seam.b);
+    add(1, seam.a, seam.a, seam.b);
+    add(2, seam.b, seam.b, seam.a);
+  }
+  return out;
+}
+
+/// The list of pinned middles without this one.
+std::vector<double> without_pin(std::vector<double> pinned, double x, double y) {
+  constexpr double kSame = 1e-9;
+  for (std::size_t i = 0; i + 1 < pinned.size();) {
+    const auto k = pinned.begin() + static_cast<std::ptrdiff_t>(i);
+    if (std::abs(pinned[i] - x) < kSame && std::abs(pinned[i + 1] - y) < kSame)
+      pinned.erase(k, k + 2);
+    else
+      i += 2;
+  }
+  return pinned;
+}
+
+/// The seam at this index of the step's list between these places, in shares; pinned or not.
+Project with_seam_at(Project project, const Step& step, int piece, std::size_t index, Vec a, Vec b, bool pinned) {
+  auto seams = places(step, "seams"), pins = places(step, "pinned");
+  const std::size_t at = 4 * index;
+  if (at + 4 > seams.size()) return project;
+  pins = without_pin(std::move(pins), (seams[at] + seams[at + 2]) / 2, (seams[at + 1] + seams[at + 3]) / 2);
+  seams[at] = a.x, seams[at + 1] = a.y, seams[at + 2] = b.x, seams[at + 3] = b.y;
+  if (pinned) pins.insert(pins.end(), {(a.x + b.x) / 2, (a.y + b.y) / 2});
+  const int id = step.id;
+  project = with_places(std::move(project), piece, id, "seams", std::move(seams));
+  return with_places(std::move(project), piece, id, "pinned", std::move(pins));
 }
 
 /// How far fabric's edge and its stitch line are from the shape's own edge: handles beside its rightmost place.
@@ -117,6 +168,7 @@ std::vector<StepHandle> step_handles(const Project& project, const Drawing& draw
   const auto last = last_step(project, drawing, id);
   if (!last) return {};
   if (last->outcome->bridged) return bridge_handles(*last, id);
+  if (last->outcome->seamed) return seam_handles(*last, id);
   if (last->step->kind == "applique") return fabric_handles(*last, *find_drawn(drawing, id));
   if (!last->outcome->repeated) return {};
   const Repeated& made = *last->outcome->repeated;
@@ -126,7 +178,10 @@ std::vector<StepHandle> step_handles(const Project& project, const Drawing& draw
   using What = StepHandle::What;
   const auto add = [&](What what, Vec at, Vec origin, Vec unit, double pitch) {
     const Vec from = last->map(origin), along = last->map(origin + unit) - from;
-    out.push_back({what, id, last->step->id, last->map(at), from, along, pitch, 0, {}, 0, {}});
+    StepHandle handle;
+    handle.what = what, handle.piece = id, handle.step = last->step->id;
+    handle.at = last->map(at), handle.origin = from, handle.unit = along, handle.pitch = pitch;
+    out.push_back(handle);
   };
   if (take.is("way", "path")) return out;
   if (take.is("way", "around")) {
@@ -154,6 +209,37 @@ std::vector<StepHandle> step_handles(const Project& project, const Drawing& draw
   return out;
 }
 
+std::vector<SeamStretch> seams_in(const Project& project, const Drawing& drawing) {
+  std::vector<SeamStretch> out;
+  for (const auto& drawn : drawing.pieces) {
+    const Piece* piece = find_piece(project, drawn->piece->id);
+    const Seamed* seamed = nullptr;
+    for (const auto& outcome : drawn->outcomes) {
+      const Step* step = piece ? step_by_id(*piece, outcome.step) : nullptr;
+      if (step && only_places(step->kind)) seamed = nullptr;
+      if (outcome.seamed) seamed = outcome.seamed.get();
+    }
+    if (!seamed) continue;
+    for (const auto& run : seamed->runs) {
+      std::vector<double> ends{0};  // hidden and seen in turn, from a on
+      const double length = run.seam.length();
+      for (const auto& h : run.hidden) {
+        const double from = distance(run.seam.a, h.a), to = distance(run.seam.a, h.b);
+        out.push_back({drawn->map(h.a), drawn->map(h.b), true});
+        ends.push_back(std::min(from, to)), ends.push_back(std::max(from, to));
+      }
+      ends.push_back(length);
+      std::sort(ends.begin(), ends.end());
+      for (std::size_t k = 0; k + 1 < ends.size(); k += 2) {
+        if (ends[k + 1] - ends[k] < kMeetingEnds) continue;
+        out.push_back({drawn->map(lerp(run.seam.a, run.seam.b, ends[k] / length)),
+                       drawn->map(lerp(run.seam.a, run.seam.b, ends[k + 1] / length)), false});
+      }
+    }
+  }
+  return out;
+}
+
 std::vector<Vec> step_room(const Project& project, const Drawing& drawing, int id) {
   const auto last = last_step(project, drawing, id);
   if (!last || !last->outcome->repeated || last->outcome->repeated->room.empty()) return {};
@@ -175,6 +261,14 @@ Project drag_handle(Project project, const StepHandle& handle, Vec to) {
       set.insert(set.end(), {share.x, share.y});
     }
     return with_places(std::move(project), handle.piece, handle.step, "set", std::move(set));
+  }
+  if (handle.what == StepHandle::What::seam || handle.what == StepHandle::What::seam_end) {
+    const Vec by = to - handle.at;
+    const bool whole = handle.what == StepHandle::What::seam;
+    // The direction says which tile gives way: it stays.
+    Vec a = handle.share(handle.a + by), b = handle.share(whole ? handle.b + by : handle.b);
+    if (handle.end == 2) std::swap(a, b);
+    return with_seam_at(std::move(project), *step, handle.piece, handle.set_as, a, b, true);
   }
   const Reading take(*find_kind(step_kinds(), step->kind), step->values);
   const double value = dot(to - handle.origin, handle.unit);
@@ -218,6 +312,8 @@ Project drag_handle(Project project, const StepHandle& handle, Vec to) {
       key = "underlap", next = std::clamp(value, 0.1, 100.0);
       break;
     case StepHandle::What::bridge:
+    case StepHandle::What::seam:
+    case StepHandle::What::seam_end:
       return project;
   }
   auto changed = set_step_value(project, handle.piece, handle.step, key, rounded(next));
@@ -225,11 +321,19 @@ Project drag_handle(Project project, const StepHandle& handle, Vec to) {
 }
 
 Project click_handle(Project project, const StepHandle& handle) {
-  if (handle.what != StepHandle::What::bridge) return project;
-  if (!handle.set) return drag_handle(std::move(project), handle, handle.at);
   const Piece* piece = find_piece(project, handle.piece);
   const Step* step = piece ? step_by_id(*piece, handle.step) : nullptr;
   if (!step) return project;
+  if (handle.what == StepHandle::What::seam) {
+    // As it was asked for, not as it runs: so that pinning and letting go leaves no trace.
+    const auto seams = places(*step, "seams");
+    const std::size_t at = 4 * handle.set_as;
+    if (at + 4 > seams.size()) return project;
+    return with_seam_at(std::move(project), *step, handle.piece, handle.set_as, {seams[at], seams[at + 1]},
+                        {seams[at + 2], seams[at + 3]}, !handle.set);
+  }
+  if (handle.what != StepHandle::What::bridge) return project;
+  if (!handle.set) return drag_handle(std::move(project), handle, handle.at);
   auto set = places(*step, "set");
   const auto at = static_cast<std::ptrdiff_t>(2 * *handle.set);
   if (at + 2 > static_cast<std::ptrdiff_t>(set.size())) return project;
@@ -237,14 +341,61 @@ Project click_handle(Project project, const StepHandle& handle) {
   return with_places(std::move(project), handle.piece, handle.step, "set", std::move(set));
 }
 
-bool has_bridges(const Project& project, int id) {
+Placed placed_by_last(const Project& project, int id) {
   const Piece* piece = find_piece(project, id);
   const Step* last = piece ? last_on(*piece) : nullptr;
-  return last && last->kind == "bridge";
+  if (!last) return Placed::nothing;
+  return last->kind == "bridge" ? Placed::bridges : last->kind == "seams" ? Placed::seams : Placed::nothing;
 }
 
-Project pick_bridge(Project project, const Drawing& drawing, int id, Vec at, double reach) {
+namespace {
+
+Project pick_seam(Project project, const Drawing& drawing, const LastStep& last, int id, Vec at, double reach) {
+  auto seams = places(*last.step, "seams"), pins = places(*last.step, "pinned");
+  const int step = last.step->id;
+  const Vec local = last.map.inverse()(at);
+  // The nearest within reach goes.
+  const Seamed::Run* hit = nullptr;
+  double nearest = reach;
+  if (last.outcome->seamed) {
+    for (const auto& run : last.outcome->seamed->runs) {
+      const double far = distance(last.map(nearest_on(run.seam.a, run.seam.b, local)), at);
+      if (far <= nearest) hit = &run, nearest = far;
+    }
+  }
+  const Affine share = share_of(last);
+  if (hit && 4 * hit->index + 4 <= seams.size()) {
+    const auto k = seams.begin() + static_cast<std::ptrdiff_t>(4 * hit->index);
+    pins = without_pin(std::move(pins), (k[0] + k[2]) / 2, (k[1] + k[3]) / 2);
+    seams.erase(k, k + 4);
+  } else {
+    // The shortest way across, of twelve.
+    constexpr int kWays = 12;
+    const Region material = transformed(material_of(find_drawn(drawing, id)->piece->lines), last.map);
+    const Box box = bounds_of(material);
+    std::optional<Seam> best;
+    for (int d = 0; d < kWays; ++d) {
+      const Vec way = Affine::rotate(180.0 * d / kWays)({box.width() + box.height(), 0});
+      for (const auto& stretch : clip({Polyline{{at - way, at + way}, false}}, material, true)) {
+        const Seam run{stretch.points.front(), stretch.points.back()};
+        const bool here = distance(nearest_on(run.a, run.b, at), at) < kMeetingEnds;
+        if (here && (!best || run.length() < best->length())) best = run;
+      }
+    }
+    if (!best) return project;
+    const Vec a = share(best->a), b = share(best->b);
+    seams.insert(seams.end(), {a.x, a.y, b.x, b.y});
+    pins.insert(pins.end(), {(a.x + b.x) / 2, (a.y + b.y) / 2});
+  }
+  project = with_places(std::move(project), id, step, "seams", std::move(seams));
+  return with_places(std::move(project), id, step, "pinned", std::move(pins));
+}
+
+}  // namespace
+
+Project pick_place(Project project, const Drawing& drawing, int id, Vec at, double reach) {
   const auto last = last_step(project, drawing, id);
+  if (last && last->step->kind == "seams") return pick_seam(std::move(project), drawing, *last, id, at, reach);
   if (!last || !last->outcome->bridged) return project;
   const int step = last->step->id;
   const Affine share = share_of(*last);

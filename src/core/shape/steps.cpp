@@ -218,7 +218,7 @@ constexpr std::size_t kManyMade = 100'000;  // nodes that a step may make of a f
 std::size_t work_of(const Step& step, const std::vector<Line>& lines) {
   if (step.kind == "fit-shape") return nodes_in(lines) * 50;  // many rooms are tried
   // A few nodes may make thousands of openings.
-  if (step.kind == "split") return nodes_in(lines) * 10;
+  if (step.kind == "split" || step.kind == "seams") return nodes_in(lines) * 10;
   if (step.kind == "stones") return nodes_in(lines) + kManyMade;
   if (step.kind == "bridge" && Reading(*find_kind(step_kinds(), "bridge"), step.values).is("school", "mesh"))
     return nodes_in(lines) + kManyMade;
@@ -262,6 +262,7 @@ std::vector<Line> apply(const Step& step, std::vector<Line> lines, const StepInp
       {"leave-out", step_leave_out},
       {"erase", step_erase},
       {"split", step_split},
+      {"seams", step_seams},
       {"fill-holes", step_fill_holes},
       {"remove-doubled", step_remove_doubled},
       {"close-gaps", step_close_gaps},

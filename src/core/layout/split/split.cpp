@@ -114,6 +114,7 @@ class Splitter {
     const Divided divided = divide(part, seams);
     for (std::size_t s = 0; s < seams.size(); ++s) {
       if (!divided.seams[s]) continue;
+      out.kept += s < task_.kept.size();
       out.seams.push_back(*divided.seams[s]);
       out.seam_mm += divided.seams[s]->length();
       out.visible_mm += seen_of(*divided.seams[s], task_.over);

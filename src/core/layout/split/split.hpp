@@ -30,6 +30,7 @@ struct Tile {
 
 struct Split {
   std::vector<Seam> seams;  ///< to divide() by, in this order; those kept first
+  std::size_t kept = 0;     ///< how many those are
   std::vector<Tile> tiles;
   double seam_mm = 0, visible_mm = 0;  ///< of it all, and of what nothing lies on
   [[nodiscard]] std::size_t slivers() const;
