@@ -166,6 +166,7 @@ int pack(Options o, bool json) {
   task.stands.push_back({region_of(Box{0, 0, width, height}), 0, {}});
   const LaySettings laying = wish.over({});
   task.gap = laying.gap_mm, task.turns = turns_in_steps(laying.turn_step_deg), task.seed = wish.seed;
+  if (task.turns.size() > 1) pack::allow_own_turns(task);
   const pack::Packing packing = packed(task, wish.seconds);
 
   std::vector<SheetPath> paths;

@@ -1,5 +1,6 @@
 // How big a figure may be for its sheets: what stops it, what helps, and by how much.
 #include "core/layout/how_big.hpp"
+#include "core/layout/nest.hpp"
 
 #include "fixtures.hpp"
 
@@ -112,4 +113,20 @@ TEST_CASE("nothing to be cut has no size to be asked for") {
   const HowBig big = big_of(p);
   CHECK(big.part == npos);
   CHECK(big.remedies.empty());
+}
+
+TEST_CASE("a figure as large as it may be is packed, though its part fits in one turn of its own alone") {
+  Project p = cut_out(R"(<rect id="a" x="30" y="30" width="100" height="20"/>)");
+  p.laying.turn_step_deg = 15;
+  for (auto& stock : p.stocks) stock.laid_out = LaidOut::packed;
+  const HowBig big = big_of(p);
+  REQUIRE(std::abs(std::remainder(big.turn, 15)) > 1);
+  DrawingCache cache;
+  p = *size_pieces(p, {1}, {100 * std::floor(big.scale * 1000) / 1000, std::nullopt, {0, 0}}, cache);
+  const Derived d = derived(p);
+  const Derived after = derived(nest_all(p, d.drawing, d.layout, nest_options(p), 0.2).project);
+  REQUIRE(after.layout.laid.size() == 1);
+  CHECK(after.layout.laid[0].sheet != 0);
+  CHECK_FALSE(finding(after, "part-waiting"));
+  CHECK_FALSE(finding(after, "off-sheet"));
 }

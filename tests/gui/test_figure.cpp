@@ -1,6 +1,8 @@
 // The figure as a whole, by hand: how big it may be, and made so.
 #include "core/format/project_json.hpp"
 #include "core/layout/how_big.hpp"
+#include "core/shape/seams.hpp"
+#include "core/shape/step_handles.hpp"
 #include "driving.hpp"
 
 using namespace dotlane;
@@ -68,4 +70,92 @@ TEST_CASE("an answer to an older question changes nothing, and without parts the
   QTest::keySequence(&empty.bench(), empty.window.actions().find(QStringLiteral("how-big"))->shortcut());
   empty.session().settle();
   wait_for([&] { return empty.window.findChild<Notice*>()->message().contains(QStringLiteral("no part yet")); });
+}
+
+namespace {
+
+/// The heron with a backing behind all of it, which is the one piece selected then.
+struct Backed : Opened {
+  Backed() : Opened(demo(QStringLiteral("wading-heron"))) {
+    Project stocked = project();  // with card enough
+    for (auto& item : stocked.shelf) item.count = item.count ? 9 : item.count;
+    put(stocked);
+    table()->setFocus();
+    QTest::keySequence(table(), QKeySequence::SelectAll);
+    press("outline-behind");
+  }
+  void press(const char* action) {
+    QTest::keySequence(&bench(), window.actions().find(QString::fromLatin1(action))->shortcut());
+    session().settle();
+  }
+  Notice* notice() { return window.findChild<Notice*>(); }
+  void divide() {
+    press("divide-large");
+    wait_for([&] { return notice()->isVisible() && notice()->message().contains(QStringLiteral("tiles")); });
+    session().settle();
+  }
+  void answer(const char* text) {
+    for (auto* button : notice()->findChildren<QPushButton*>()) {
+      if (button->isVisible() && button->text() == QString::fromLatin1(text))
+        return QTest::mouseClick(button, Qt::LeftButton);
+    }
+    FAIL("no answer " << text);
+  }
+  int backing() { return session().selectedPieces().at(0); }
+  std::shared_ptr<const Seamed> seamed() { return find_drawn(session().drawing(), backing())->outcomes.back().seamed; }
+  std::vector<StepHandle> handles() { return step_handles(project(), session().drawing(), backing()); }
+};
+
+}  // namespace
+
+TEST_CASE(
+    "what is larger than its sheet is divided by one key, seams follow the hand, undo brings back the same bytes") {
+  Backed o;
+  const std::string whole = to_json(o.project());
+  o.divide();
+  CHECK(o.notice()->message().contains(QStringLiteral("in sight")));
+  o.answer("Leave them");
+  REQUIRE(o.seamed());
+  CHECK(o.seamed()->runs.size() >= 2);
+  CHECK(o.seamed()->tiles > o.seamed()->runs.size());
+  const std::string divided = to_json(o.project());
+  // Dragged by the middle it runs there and is pinned; a click on it lets it go.
+  const auto handle = o.handles().front();
+  REQUIRE(handle.what == StepHandle::What::seam);
+  const Vec to = handle.at + Vec{0, -12};
+  drag(&o.bench(), o.at(handle.at.x, handle.at.y), o.at(to.x, to.y));
+  o.session().settle();
+  const Seamed::Run run = o.seamed()->runs[handle.made];
+  CHECK(run.pinned);
+  CHECK(std::abs(o.handles().front().at.y - to.y) < 4);
+  const Vec now = o.handles().front().at;
+  QTest::mouseClick(&o.bench(), Qt::LeftButton, {}, o.at(now.x, now.y));
+  o.session().settle();
+  CHECK_FALSE(o.seamed()->runs[handle.made].pinned);
+  o.undo();
+  o.undo();
+  CHECK(to_json(o.project()) == divided);
+  o.undo();
+  CHECK(to_json(o.project()) == whole);
+}
+
+TEST_CASE("the divided figure is packed from the notice, and every tile lies on a sheet") {
+  Backed o;
+  o.divide();
+  const std::size_t tiles = o.seamed()->tiles;
+  o.answer("Pack the parts");
+  CHECK(o.window.findChild<QWidget*>(QStringLiteral("packParts"))->isVisible());
+  // Enough of it once there is an answer.
+  auto* pack = o.window.findChild<QPushButton*>(QStringLiteral("packParts"));
+  wait_for([&] { return pack->text() != QStringLiteral("Pack the parts"); });
+  QTest::mouseClick(pack, Qt::LeftButton);
+  wait_for([&] { return pack->text() == QStringLiteral("Pack the parts"); });
+  o.session().settle();
+  const Derived& d = o.session().derived();
+  std::size_t laid = 0;
+  for (const auto& copy : d.layout.laid) {
+    CHECK(copy.sheet != 0);
+    laid += d.layout.parts[copy.part].first.piece == d.project.pieces.back()->id;
+  }
+  CHECK(laid == tiles);
 }

@@ -157,7 +157,13 @@ std::optional<Handle> Bench::handleAt(QPointF at) const {
 std::vector<StepHandle> Bench::stepHandles() const {
   const auto& pieces = session_.selectedPieces();
   if (pieces.size() != 1 || (!hasHandles() && picking_ != Picking::places)) return {};
-  return step_handles(session_.project(), session_.drawing(), pieces.front());
+  auto handles = step_handles(session_.project(), session_.drawing(), pieces.front());
+  // Of a seam too short to tell its handles apart, the middle one.
+  constexpr double kShortSeamPx = 36;
+  std::erase_if(handles, [this](const StepHandle& h) {
+    return h.what == StepHandle::What::seam_end && distance(h.a, h.b) * view_.px_per_mm < kShortSeamPx;
+  });
+  return handles;
 }
 
 std::optional<StepHandle> Bench::stepHandleAt(QPointF at) const {

@@ -52,8 +52,10 @@ std::vector<double> allowed_turns(const Stock* stock, const std::vector<double>&
   return turns.size() > 1 ? std::vector<double>{along, along + 180} : std::vector<double>{along};
 }
 
-Nest nest_of(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
-             const NestOptions& options) {
+namespace {
+
+Nest nest_without_own_turns(const Project& project, const Drawing& drawing, const Layout& layout,
+                            const std::string& stock, const NestOptions& options) {
   Nest nest;
   nest.stock = stock;
   nest.some = !options.only.empty();
@@ -124,6 +126,17 @@ Nest nest_of(const Project& project, const Drawing& drawing, const Layout& layou
     sheet.unknown.clear();
     add(sheet, 0, {});
   }
+  return nest;
+}
+
+}  // namespace
+
+Nest nest_of(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
+             const NestOptions& options) {
+  Nest nest = nest_without_own_turns(project, drawing, layout, stock, options);
+  const Stock* known = find_stock(project, stock);
+  // Nothing is turned that is not to be.
+  if (options.turns.size() > 1 && (!known || known->grain == Grain::none)) pack::allow_own_turns(nest.task);
   return nest;
 }
 

@@ -39,8 +39,11 @@ Ground::Ground(const Task& task, double cell_mm) : cell(cell_mm), items(task.ite
     whole.push_back(area_of(stand.area));
     empty.push_back(grid_of(stand, boxes.back(), task.gap, cell));
   }
-  for_each_index(shapes.size(), 2,
-                 [&](std::size_t i) { shapes[i] = shape_of(task.shapes[i], task.turns, task.gap, cell); });
+  for_each_index(shapes.size(), 2, [&](std::size_t i) {
+    std::vector<double> turns = task.turns;
+    if (i < task.own_turns.size()) turns.insert(turns.end(), task.own_turns[i].begin(), task.own_turns[i].end());
+    shapes[i] = shape_of(task.shapes[i], turns, task.gap, cell);
+  });
 }
 
 double Ground::cost_of(const Packing& packing) const {

@@ -15,13 +15,17 @@ struct Stand {
 };
 
 struct Task {
-  std::vector<Region> shapes;      ///< mm, each where it likes
-  std::vector<std::size_t> items;  ///< the shape of each part to be packed
-  std::vector<Stand> stands;       ///< in the order in which they are to be used
-  double gap = 2;                  ///< mm, kept between parts, not to the edge of a sheet
-  std::vector<double> turns{0};    ///< degrees counter-clockwise as seen, of every part
+  std::vector<Region> shapes;                    ///< mm, each where it likes
+  std::vector<std::size_t> items;                ///< the shape of each part to be packed
+  std::vector<Stand> stands;                     ///< in the order in which they are to be used
+  double gap = 2;                                ///< mm, kept between parts, not to the edge of a sheet
+  std::vector<double> turns{0};                  ///< degrees counter-clockwise as seen, of every part
+  std::vector<std::vector<double>> own_turns{};  ///< of single shapes besides, by their index; may be shorter
   unsigned seed = 1;
 };
+
+/// Allows shapes that fit no stand in any of the turns, but would in another one, that turn of their own.
+void allow_own_turns(Task& task);
 
 /// Where a part lies: turned about the origin, then moved.
 struct Lies {

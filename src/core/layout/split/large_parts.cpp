@@ -101,10 +101,12 @@ DividedFigure divide_large(const Project& project, const std::vector<int>& piece
       task.part = part.body(), task.over = over, task.others = others;
       task.rooms = rooms_of(project, part.stock);
       const Stock* stock = find_stock(project, part.stock);
-      if (stock && stock->grain != Grain::none) task.turns = allowed_turns(stock, {0});
+      const bool turned = project.laying.turn_step_deg > 0;
+      if (!turned || (stock && stock->grain != Grain::none)) task.turns = allowed_turns(stock, {0});
       if (fit_in(task, task.part).scale >= 1) continue;
       large = true;
-      task.allowance = allowance_of(*piece);
+      constexpr double kRoomMm = 0.05;  // for packing, which knows no slack
+      task.allowance = allowance_of(*piece) + kRoomMm;
       task.kept = seams_of(pinned, share);
       std::erase_if(task.kept, [&](const Seam& s) { return !divide(task.part, {s}).seams.front(); });
       const tiling::Split split = split_part(task);
