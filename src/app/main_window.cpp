@@ -1,5 +1,5 @@
 #include "app/main_window.hpp"
-#include "app/figure_actions.hpp"
+#include "app/figure/figure_actions.hpp"
 
 #include <QFileInfo>
 #include <QGridLayout>

@@ -50,6 +50,7 @@ void Notice::show(const QString& message, const char* kind, std::vector<Choice> 
     auto* button = new QPushButton(choice.text, this);
     set_kind(button, "chip");
     choices_->addWidget(button);
+    button->show();  // a hidden one has no height yet
     buttons_.push_back(button);
     connect(button, &QPushButton::clicked, this, [this, run = std::move(choice.run)] {
       const QPointer<QWidget> back = came_from_;

@@ -1,6 +1,7 @@
 // How big a figure may be for its sheets: what stops it, what helps, and by how much.
 #include "core/layout/how_big.hpp"
 #include "core/layout/nest.hpp"
+#include "core/layout/size_curve.hpp"
 
 #include "fixtures.hpp"
 
@@ -129,4 +130,36 @@ TEST_CASE("a figure as large as it may be is packed, though its part fits in one
   CHECK(after.layout.laid[0].sheet != 0);
   CHECK_FALSE(finding(after, "part-waiting"));
   CHECK_FALSE(finding(after, "off-sheet"));
+}
+
+TEST_CASE("sheets against size: more of them the larger it is, today among them, and the largest for so many") {
+  Project p =
+      cut_out(R"(<rect id="a" x="20" y="30" width="60" height="40"/><rect id="b" x="20" y="80" width="60" height="40"/>
+    <rect id="c" x="20" y="130" width="60" height="40"/>)");
+  for (auto& stock : p.stocks) stock.laid_out = LaidOut::packed;
+  DrawingCache cache;
+  const auto schools = schools_of(p, cache);
+  REQUIRE(schools.size() == 1);  // one piece: nothing to trim
+  std::vector<SizePoint> points;
+  size_curve(
+      schools[0], 17, [&](const SizePoint& point) { points.push_back(point); }, [] { return false; });
+  std::sort(points.begin(), points.end(), [](const auto& a, const auto& b) { return a.scale < b.scale; });
+  REQUIRE(points.size() >= 3);
+  CHECK(points.front().total() == 1);
+  CHECK(points.back().total() == 3);
+  CHECK(points.back().scale == Approx(schools[0].big.scale));
+  CHECK(std::any_of(points.begin(), points.end(), [](const auto& point) { return point.scale == 1; }));
+  for (std::size_t i = 1; i < points.size(); ++i) CHECK(points[i].total() >= points[i - 1].total());
+  const auto two = largest_for(schools[0], 2, [] { return false; });
+  REQUIRE(two);
+  CHECK(two->total() == 2);
+  CHECK(two->scale < schools[0].big.scale);
+  CHECK(sheets_at(p, schools[0].drawing, schools[0].layout, two->scale * 1.02).begin()->second > 2);
+  CHECK(largest_for(schools[0], 3, [] { return false; })->scale == Approx(schools[0].big.scale).margin(0.001));
+  CHECK_FALSE(largest_for(schools[0], 0, [] { return false; }));
+  // Told to stop, it stops.
+  std::size_t told = 0;
+  size_curve(
+      schools[0], 17, [&](const SizePoint&) { ++told; }, [] { return true; });
+  CHECK(told <= 1);
 }

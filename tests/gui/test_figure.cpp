@@ -1,4 +1,8 @@
-// The figure as a whole, by hand: how big it may be, and made so.
+// The figure as a whole, by hand: how big it may be, and made so; divided where it is larger than its sheets.
+#include <QDialog>
+#include <QPointer>
+
+#include "app/widgets/number_field.hpp"
 #include "core/format/project_json.hpp"
 #include "core/layout/how_big.hpp"
 #include "core/shape/seams.hpp"
@@ -37,6 +41,15 @@ TEST_CASE("how big the figure may be is told with what stops it, and one key mak
   o.ask();
   CHECK(o.notice()->message().contains("Body stops it"));
   CHECK(o.notice()->message().contains("12 x 24 in"));
+  // All of it is seen: no answer lies over the text or past the edge.
+  const auto* text = o.notice()->findChild<QLabel*>();
+  CHECK(text->height() >= text->heightForWidth(text->width()));
+  for (const auto* button : o.notice()->findChildren<QPushButton*>()) {
+    if (!button->isVisible()) continue;
+    CHECK(o.notice()->rect().contains(button->geometry()));
+    CHECK_FALSE(button->geometry().intersects(text->geometry()));
+    CHECK(button->height() >= button->sizeHint().height());
+  }
   QTest::keyClick(&o.window, Qt::Key_F6);
   REQUIRE(qobject_cast<QAbstractButton*>(QApplication::focusWidget()));
   CHECK(qobject_cast<QAbstractButton*>(QApplication::focusWidget())->text() == "Size it so");
@@ -70,6 +83,53 @@ TEST_CASE("an answer to an older question changes nothing, and without parts the
   QTest::keySequence(&empty.bench(), empty.window.actions().find(QStringLiteral("how-big"))->shortcut());
   empty.session().settle();
   wait_for([&] { return empty.window.findChild<Notice*>()->message().contains(QStringLiteral("no part yet")); });
+}
+
+TEST_CASE("sizes and sheets: a curve for each stock, the largest for so many sheets, trimmed or whole, and sized so") {
+  Asked o(demo(QStringLiteral("wading-heron")));
+  const std::string before = to_json(o.project());
+  const double was = o.session().drawing().bounds().height();
+  o.ask();
+  const auto open = [&] {
+    for (auto* button : o.notice()->findChildren<QPushButton*>()) {
+      if (button->isVisible() && button->text() == QStringLiteral("Sizes and sheets"))
+        QTest::mouseClick(button, Qt::LeftButton);
+    }
+    return o.window.findChild<QDialog*>(QStringLiteral("sizeSheet"));
+  };
+  QPointer<QDialog> sheet = open();
+  REQUIRE(sheet);
+  auto* size = sheet->findChild<QPushButton*>(QStringLiteral("sizeItSo"));
+  auto* text = sheet->findChild<QLabel*>(QStringLiteral("sizeSheets"));
+  auto* school = sheet->findChild<QComboBox*>(QStringLiteral("schoolBox"));
+  auto* answer = sheet->findChild<QLabel*>(QStringLiteral("sizeAnswer"));
+  wait_for([&] { return size->isEnabled() && text->text().contains(QStringLiteral("That takes")); }, 60'000);
+  CHECK(answer->text().contains(QStringLiteral("Body stops it")));
+  CHECK(school->count() == 2);
+  // Trimmed it may be larger.
+  const QString whole = answer->text();
+  choose(school, 1);
+  wait_for([&] { return answer->text() != whole; });
+  choose(school, 0);
+  // For four sheets in all, one of each card.
+  auto* field = sheet->findChild<NumberField*>(QStringLiteral("sheetsAtMost"))->editor();
+  QTest::mouseClick(field, Qt::LeftButton);
+  field->selectAll();
+  QTest::keyClicks(field, QStringLiteral("4"));
+  QTest::keyClick(field, Qt::Key_Return);
+  REQUIRE(sheet);  // Enter in a field chooses, and does not close
+  wait_for([&] { return text->text().simplified().contains(QStringLiteral("takes 4 sheets at most")); }, 60'000);
+  QTest::mouseClick(size, Qt::LeftButton);
+  o.session().settle();
+  const double now = o.session().drawing().bounds().height();
+  CHECK(now < was * 1.1);
+  CHECK(now > was * 0.8);
+  const Derived& d = o.session().derived();
+  std::size_t sheets = 0;
+  for (const auto& [stock, n] : sheets_at(d.project, d.drawing, d.layout, 1)) sheets += n;
+  CHECK(sheets == 4);
+  o.undo();
+  CHECK(to_json(o.project()) == before);
 }
 
 namespace {

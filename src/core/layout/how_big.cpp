@@ -147,9 +147,14 @@ std::map<std::string, std::size_t> sheets_at(const Project& project, const Drawi
   Layout loose = layout;  // where parts are pinned today says nothing of another size
   for (auto& laid : loose.laid) laid.pinned = false;
   for (const auto& part : layout.parts) out.try_emplace(part.stock, 0);
+  // A count wants no finer turns, and is there the sooner.
+  constexpr double kTurns = 15;
+  NestOptions options = nest_options(project);
+  if (options.turns.size() > 1) options.turns = turns_in_steps(std::max(kTurns, project.laying.turn_step_deg));
   for (auto& [stock, sheets] : out) {
-    pack::Task task = nest_of(project, drawing, loose, stock, nest_options(project)).task;
+    pack::Task task = nest_of(project, drawing, loose, stock, options).task;
     for (auto& shape : task.shapes) shape = transformed(shape, Affine::scale(scale, scale));
+    if (options.turns.size() > 1) pack::allow_own_turns(task);
     pack::Packer packer(task);
     const pack::Packing& packing = packer.best();
     sheets = packing.sheets.size() + packing.waiting.size();

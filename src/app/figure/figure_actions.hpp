@@ -26,7 +26,9 @@ class FigureActions : public QObject {
   void tellDivided(const std::vector<DividedPart>& parts);
   void offerPacking(const QString& text);
   void answer(const std::shared_ptr<const Derived>& asked, const HowBig& big);
-  void sizeTo(const std::shared_ptr<const Derived>& asked, double scale);
+  void showSizes();
+  /// As it is, or with lower layers trimmed first; nothing where the project is another one by now.
+  void sizeTo(const Project& asked, double scale, bool trimmed);
 
   Session& session_;
   Notice& notice_;

@@ -1,11 +1,13 @@
-#include "app/figure_actions.hpp"
+#include "app/figure/figure_actions.hpp"
 
 #include <QLocale>
 #include <QPointer>
 #include <algorithm>
 #include <cmath>
 
+#include "app/figure/size_sheet.hpp"
 #include "app/units.hpp"
+#include "core/shape/recipe_edit.hpp"
 
 namespace dotlane {
 namespace {
@@ -102,19 +104,28 @@ void FigureActions::answer(const std::shared_ptr<const Derived>& asked, const Ho
       tr("At most %1 of its size today: %2 %3. %4 stops it.")
           .arg(percent_text(big.scale), size_text(size, unit), unit_word(unit), qs(asked->layout.parts[big.part].name));
   if (!big.remedies.empty()) text += QLatin1Char(' ') + remedy_text(big.remedies.front());
-  notice_.ask(text, {{tr("Size it so"), [this, asked, scale] { sizeTo(asked, scale); }}, {tr("Leave it"), [] {}}});
+  notice_.ask(text, {{tr("Size it so"), [this, asked, scale] { sizeTo(asked->project, scale, false); }},
+                     {tr("Sizes and sheets"), [this] { showSizes(); }},
+                     {tr("Leave it"), [] {}}});
 }
 
-void FigureActions::sizeTo(const std::shared_ptr<const Derived>& asked, double scale) {
-  if (!(session_.project() == asked->project))
+void FigureActions::showSizes() {
+  auto* sheet = new SizeSheet(session_, notice_.window());
+  connect(sheet, &SizeSheet::sizeAsked, this, &FigureActions::sizeTo);
+  sheet->show();
+}
+
+void FigureActions::sizeTo(const Project& asked, double scale, bool trimmed) {
+  if (!(session_.project() == asked))
     return notice_.say(tr("The project was changed meanwhile; it is as you left it. Ask again."), true);
+  const Box frame = session_.drawing().bounds();
+  if (trimmed) session_.commit(trim_under(asked, {}, kTuckMm), tr("Trim under"));
   std::vector<int> all;
-  for (const auto& piece : asked->project.pieces) all.push_back(piece->id);
-  const Box frame = asked->drawing.bounds();
+  for (const auto& piece : asked.pieces) all.push_back(piece->id);
   Sizing sizing{frame.width() * scale, frame.height() * scale};
   sizing.scale_steps = session_.scalesSteps();
   session_.size(all, sizing, {});
-  const bool packed = std::any_of(asked->project.stocks.begin(), asked->project.stocks.end(),
+  const bool packed = std::any_of(asked.stocks.begin(), asked.stocks.end(),
                                   [](const Stock& s) { return s.laid_out != LaidOut::as_drawn; });
   if (!packed) return;
   session_.whenEdited([self = QPointer<FigureActions>(this)] {
