@@ -14,6 +14,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "core/format/files.hpp"
+#include "core/project/edit.hpp"
 #include "render/job_export.hpp"
 
 namespace dotlane {
@@ -58,13 +59,45 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
   };
   select_first();
-  const Layout& layout = window.session().derived().layout;
+  const Layout layout = window.session().derived().layout;
+  const auto act = [&](const char* action) {
+    window.actions().find(QString::fromLatin1(action))->trigger();
+    window.session().settle();
+  };
+  const auto answer = [&](const QString& text) {
+    auto* notice = window.findChild<Notice*>();
+    wait_for([&] { return notice->isVisible(); }, 10'000);
+    for (auto* button : notice->findChildren<QPushButton*>()) {
+      if (button->isVisible() && button->text() == text) return button->click();
+    }
+  };
   const bool laid_anew = !layout.as_figure();
   const bool scraps = std::any_of(layout.laid.begin(), layout.laid.end(), [](const LaidPart& k) { return k.copy > 1; });
   if (laid_anew) {  // what such a project shows that others do not; the rest they show as well
     if (!scraps) {
-      window.session().select({});
+      // With a backing of dark card behind all of it, in tiles.
+      act("select-all");
+      act("outline-behind");
+      const std::vector<int> backing = window.session().selectedPieces();
+      if (!backing.empty() && find_stock(window.session().project(), "night-card"))
+        window.session().commit(set_stock(window.session().project(), backing.front(), "night-card"), "Stock");
+      act("divide-large");
+      wait_for([&] { return !window.session().editing(); }, 10'000);
+      answer(MainWindow::tr("Leave them"));
+      if (const Piece* piece = backing.empty() ? nullptr : find_piece(window.session().project(), backing.front());
+          piece && !piece->steps.empty())
+        window.openStep(piece->steps.back().id);
       shoot("figure");
+      for (int k = 0; k < 3; ++k) act("undo");
+      window.session().select({});
+      act("how-big");
+      answer(MainWindow::tr("Sizes and sheets"));
+      if (auto* sheet = window.findChild<QDialog*>(QStringLiteral("sizeSheet"))) {
+        wait_for([] { return false; }, 8000);  // the curves come point by point
+        files.push_back(folder + "/how-big.png");
+        if (auto ok = write_png(sheet->grab().toImage(), files.back()); !ok) trouble = ok;
+        sheet->reject();
+      }
     }
     window.setStage(Stage::sheets);
     const auto lies =

@@ -147,7 +147,7 @@ void SizeSheet::showSchool() {
   if (!now) return;
   if (now->big.part == npos) return answer_->setText(tr("There is no part yet whose size could be asked for."));
   const auto at = static_cast<std::size_t>(schools_box_->currentIndex());
-  chart_->show(now->project, points_[at], now->big.scale, now->big.figure.height());
+  chart_->show(now->project, points_[at], fitting(now->big.scale), now->big.figure.height());
   if (chosen_ <= 0 || chosen_ > now->big.scale) choose(fitting(now->big.scale));
   say();
 }
