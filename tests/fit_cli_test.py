@@ -63,6 +63,8 @@ with tempfile.TemporaryDirectory() as name:
     check("the heron: all keys", set(heron) >= {"scale_max", "limited_by", "size_mm", "advice", "sheets"})
     check("the heron: a longer mat helps", any(a["what"] == "mat" and a["scale"] > heron["scale_max"] for a in heron["advice"]))
     check("the heron: sheets of all its stocks", len(heron["sheets"]) >= 3 and all(n >= 1 for n in heron["sheets"].values()))
+    check("the heron: trimmed it may be larger, and names what stops it then",
+          heron["all_trimmed"]["scale_max"] > heron["scale_max"] and heron["all_trimmed"]["limited_by"])
     text = run("fit", root / "demo/wading-heron.dotlane").stdout
     check("text says the same", heron["limited_by"] in text and "stops it" in text)
     nothing = folder / "nothing.svg"

@@ -75,12 +75,12 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   const bool scraps = std::any_of(layout.laid.begin(), layout.laid.end(), [](const LaidPart& k) { return k.copy > 1; });
   if (laid_anew) {  // what such a project shows that others do not; the rest they show as well
     if (!scraps) {
-      // With a backing of dark card behind all of it, in tiles.
+      // With a backing of plain card behind all of it, in tiles.
       act("select-all");
       act("outline-behind");
       const std::vector<int> backing = window.session().selectedPieces();
-      if (!backing.empty() && find_stock(window.session().project(), "night-card"))
-        window.session().commit(set_stock(window.session().project(), backing.front(), "night-card"), "Stock");
+      if (!backing.empty() && find_stock(window.session().project(), "cover-80"))
+        window.session().commit(set_stock(window.session().project(), backing.front(), "cover-80"), "Stock");
       act("divide-large");
       wait_for([&] { return !window.session().editing(); }, 10'000);
       answer(MainWindow::tr("Leave them"));

@@ -3,7 +3,7 @@
 #include <cmath>
 
 #include "cli/input.hpp"
-#include "core/layout/how_big.hpp"
+#include "core/layout/size_curve.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane::cli {
@@ -26,6 +26,15 @@ int fit(Options o, bool json) {
     return Json{round4(big.figure.width() * scale), round4(big.figure.height() * scale)};
   };
   const double scale = down4(big.scale);
+  // Seamless at most, where lower layers need not be whole.
+  const auto schools = schools_of(input.project, cache);
+  Json trimmed = nullptr;
+  if (schools.size() > 1) {
+    const HowBig& most = schools[1].big;
+    trimmed = {{"scale_max", down4(most.scale)},
+               {"limited_by", schools[1].layout.parts[most.part].name},
+               {"size_mm", size_at(down4(most.scale))}};
+  }
   Json advice = Json::array();
   for (const auto& remedy : big.remedies)
     advice.push_back({{"what", word(remedy.what)},
@@ -41,6 +50,7 @@ int fit(Options o, bool json) {
                 {"size_mm", size_at(scale)},
                 {"size_today_mm", size_at(1)},
                 {"advice", advice},
+                {"all_trimmed", trimmed},
                 {"sheets", sheets}});
     return 0;
   }

@@ -73,7 +73,8 @@ int split_project(const std::string& file, const std::string& out, const std::op
                     {"seams", part.seams},
                     {"seam_mm", round4(part.seam_mm)},
                     {"visible_seam_mm", round4(part.visible_mm)},
-                    {"fits", part.fits}});
+                    {"fits", part.fits},
+                    {"seamless_if_trimmed", part.seamless_trimmed}});
     text += part.name + ": " + std::to_string(part.tiles) + " tiles, seams of " + rounded_text(part.seam_mm, 1) +
             " mm, " + rounded_text(part.visible_mm, 1) + " mm of them in sight" +
             (part.fits ? "\n" : "; still larger than its sheet\n");

@@ -71,6 +71,7 @@ TEST_CASE("a banner becomes tiles that fit, and is whole again without the step"
   CHECK(d.parts[0].piece == 1);
   CHECK(d.parts[0].fits);
   CHECK(d.parts[0].tiles >= 3);
+  CHECK_FALSE(d.parts[0].seamless_trimmed);           // what is seen of it is still too long
   CHECK(d.parts[0].visible_mm < d.parts[0].seam_mm);  // the sun lies on some of it
   const Derived after = derived(d.project);
   CHECK_FALSE(finding(after, "part-too-large"));
@@ -197,4 +198,32 @@ TEST_CASE("the seams step says what it cannot divide") {
   REQUIRE(outcome.trouble.size() == 1);
   CHECK(sentence(outcome.trouble[0], LengthUnit::mm).find("1 seam runs through no material") != std::string::npos);
   CHECK(outcome.seamed->tiles == 2);
+}
+
+TEST_CASE("what is cut of another piece in the same card does not lead its seams astray") {
+  // The sun on the same stock as the cloth counts as an opening of it; the step divides the cloth as such.
+  Project p = banner();
+  p = set_stock(std::move(p), 2, p.pieces[1]->stock);
+  const DividedFigure d = divided(p);
+  REQUIRE(d.parts.size() == 1);
+  CHECK(d.parts[0].fits);
+  const Drawing drawing = drawn(d.project);
+  CHECK(find_drawn(drawing, 1)->outcomes.back().trouble.empty());
+  CHECK(seamed(drawing).tiles == d.parts[0].tiles);
+}
+
+TEST_CASE("a part that others hide for the most part would need no seam if it were trimmed") {
+  // A bar of 500 x 60 mm below one of 300 x 80 mm in the middle of it.
+  Project p = project_of(R"(<rect x="20" y="100" width="250" height="30"/>)");
+  p.pieces[0].edit([](Piece& it) { it.lines[0].role = Role::cut; });
+  add_drawing(p, R"(<rect x="70" y="95" width="150" height="40"/>)", "top.svg");
+  p.pieces[0].edit([](Piece& it) { it.lines[0].role = Role::cut; });
+  p = set_stock(std::move(p), 2, p.stocks[0].id == p.pieces[1]->stock ? p.stocks[1].id : p.stocks[0].id);
+  DrawingCache cache;
+  p = *size_pieces(p, {1, 2}, {500.0, std::nullopt, {0, 0}}, cache);
+  const DividedFigure d = divided(p);
+  REQUIRE(d.parts.size() == 1);  // the upper one fits aslant
+  CHECK(d.parts[0].piece == 1);
+  CHECK(d.parts[0].seamless_trimmed);
+  CHECK(d.parts[0].visible_mm < 1);  // and as it is, its seam can hide
 }

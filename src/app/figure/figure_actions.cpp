@@ -72,6 +72,8 @@ void FigureActions::tellDivided(const std::vector<DividedPart>& parts) {
                           length_text(first.visible_mm, unit));
   if (parts.size() > 1)
     text += QLatin1Char(' ') + tr("So %1.").arg(counted(parts.size() - 1, tr("more part was"), tr("more parts were")));
+  if (std::all_of(parts.begin(), parts.end(), [](const DividedPart& p) { return p.seamless_trimmed; }))
+    text += QLatin1Char(' ') + tr("Trimmed under what lies on it, it would need no seam.");
   offerPacking(text);
 }
 

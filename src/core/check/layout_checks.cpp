@@ -162,7 +162,8 @@ class LayoutChecker : FindingList {
                               {"percent", std::floor(fit.scale * 1000) / 10},
                               {"turn", fit.turn}},
                              {ref_of(k)}, fit.turn < 0.05 || fit.turn > 179.95 ? "upright" : "");
-      if (part.has_body()) finding.fixes.push_back({Fix::Kind::divide, {"fix-divide"}, "", 0, {}});
+      if (part.has_body() && largest_on(project_, part.stock, part.body()).scale < 1)
+        finding.fixes.push_back({Fix::Kind::divide, {"fix-divide"}, "", 0, {}});
     }
     for (const auto& [stock, laid] : by_stock) {
       std::vector<LineRef> lines;

@@ -46,6 +46,27 @@ double allowance_of(const Piece& piece) {
   return take.is("joint", "butt") ? 0 : take.number("width");
 }
 
+/// The part of the piece with this outline. Its body is not asked: what is cut of other pieces may lie in it.
+const Part* part_around(const std::vector<Part>& parts, int piece, const Region& material) {
+  constexpr double kSame = 0.1;  // mm
+  const Box own = bounds_of(material);
+  for (const auto& part : parts) {
+    if (part.first.piece != piece || !part.has_body()) continue;
+    const Box box = part.bounds();
+    if (std::max({std::abs(box.x0 - own.x0), std::abs(box.y0 - own.y0), std::abs(box.x1 - own.x1),
+                  std::abs(box.y1 - own.y1)}) < kSame)
+      return &part;
+  }
+  return nullptr;
+}
+
+/// Whether what is seen of it, and runs on a little under what lies on it, fits in one piece each.
+bool fits_trimmed(const tiling::Task& task) {
+  if (task.over.empty()) return false;
+  const auto seen = parts_of(subtract(task.part, offset(task.over, -kTuckMm)));
+  return std::all_of(seen.begin(), seen.end(), [&](const Region& r) { return fit_in(task, r).scale >= 1; });
+}
+
 std::vector<double> shares_of(const std::vector<Seam>& seams, const Affine& share) {
   std::vector<double> out;
   for (const auto& seam : seams) {
@@ -95,10 +116,12 @@ DividedFigure divide_large(const Project& project, const std::vector<int>& piece
     const auto pinned = pinned_of(*piece);
     seams = pinned;
     bool large = false;
-    for (const auto& part : parts) {
-      if (part.first.piece != id || !part.has_body()) continue;
+    for (const auto& material : parts_of(transformed(material_of(drawn->piece->lines), drawn->map))) {
+      const Part* known = part_around(parts, id, material);
+      if (!known) continue;
+      const Part& part = *known;
       tiling::Task task;
-      task.part = part.body(), task.over = over, task.others = others;
+      task.part = material, task.over = over, task.others = others;
       task.rooms = rooms_of(project, part.stock);
       const Stock* stock = find_stock(project, part.stock);
       const bool turned = project.laying.turn_step_deg > 0;
@@ -114,8 +137,8 @@ DividedFigure divide_large(const Project& project, const std::vector<int>& piece
       const auto more = shares_of(found, share);
       seams.insert(seams.end(), more.begin(), more.end());
       others.insert(others.end(), split.seams.begin(), split.seams.end());
-      out.parts.push_back(
-          {id, part.name, split.tiles.size(), split.seams.size(), split.seam_mm, split.visible_mm, split.fits()});
+      out.parts.push_back({id, part.name, split.tiles.size(), split.seams.size(), split.seam_mm, split.visible_mm,
+                           split.fits(), fits_trimmed(task)});
     }
     if (!large && !ends_in_seams(*piece)) continue;
     if (!large) seams.clear();

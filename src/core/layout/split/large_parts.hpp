@@ -16,6 +16,7 @@ struct DividedPart {
   std::size_t tiles = 0, seams = 0;
   double seam_mm = 0, visible_mm = 0;
   bool fits = true;
+  bool seamless_trimmed = false;  ///< trimmed under what lies on it, but for kTuckMm, it would need no seam
 };
 
 struct DividedFigure {
