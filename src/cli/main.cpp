@@ -5,6 +5,7 @@
 #include <filesystem>
 
 #include "cli/fit.hpp"
+#include "cli/guide.hpp"
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
 #include "cli/measure.hpp"
@@ -60,6 +61,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
         -o OUT.svg             what is larger than a sheet in tiles that each fit one, with little seam in sight
   split P [--seam KIND] [--width 10mm] -o P2.dotlane
                                every part of the project that fits none of its sheets, by a seams step
+  guide P -o FILE.pdf|DIR [--top-first]
+                               how it is put together: the figure, a page a step from the back layer up, what is on which sheet
   order IN.svg [--start 0,0] [--seconds 1] [--seed N]
                                its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes
@@ -292,6 +295,7 @@ int run(std::vector<std::string> words) {
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
   if (command == "fit") return fit(std::move(o), json);
+  if (command == "guide") return guide(std::move(o), json);
   if (command == "split") return split_drawing(std::move(o), json);
   if (command == "order") return order(std::move(o), json);
   if (command == "plan") return plan(std::move(o), json);

@@ -219,6 +219,12 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
   } else if (auto* spots = spec.type == ValueType::spots ? qobject_cast<QPushButton*>(field) : nullptr) {
     const auto* list = std::get_if<std::vector<double>>(&value);
     const bool contours = spec.key == "at";
+    if (spec.key == "seams" && list && !list->empty()) {
+      constexpr std::size_t kNumbers = 4;  // of a seam
+      spots->setText(
+          QObject::tr("%1, more…").arg(counted(list->size() / kNumbers, QObject::tr("seam"), QObject::tr("seams"))));
+      return;
+    }
     spots->setText(list && !list->empty()
                        ? QObject::tr("%1, more…")
                              .arg(counted(list->size() / 2, contours ? QObject::tr("contour") : QObject::tr("place"),

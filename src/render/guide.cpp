@@ -1,0 +1,353 @@
+#include "render/guide.hpp"
+
+#include <QBuffer>
+#include <QDir>
+#include <QLocale>
+#include <QPageLayout>
+#include <QPainterPath>
+#include <QPdfWriter>
+#include <algorithm>
+
+#include "core/format/files.hpp"
+#include "core/layout/room.hpp"
+#include "core/shape/seams.hpp"
+#include "core/text_scan.hpp"
+#include "render/job_export.hpp"
+#include "render/paint.hpp"
+
+namespace dotlane {
+namespace {
+
+constexpr double kPageUnits = 4;  // to a millimetre of paper: pens and letters are as large as on a screen
+constexpr double kPageWide = 210, kPageHigh = 297, kPageMargin = 14;
+
+QString said(const std::string& s) { return QString::fromStdString(s); }
+
+QString size_said(const Box& box, LengthUnit unit) {
+  const double per = unit == LengthUnit::inch ? 25.4 : 1;
+  const int decimals = unit == LengthUnit::inch ? 2 : 0;
+  const QLocale locale;
+  return QStringLiteral("%1 × %2 %3")
+      .arg(locale.toString(box.width() / per, 'f', decimals), locale.toString(box.height() / per, 'f', decimals),
+           unit == LengthUnit::inch ? QStringLiteral("in") : QStringLiteral("mm"));
+}
+
+/// A number in a ring.
+void paint_number(QPainter& p, QPointF at, int number, bool loud) {
+  const Theme& t = light_theme();
+  const QString text = QString::number(number);
+  p.setFont(ui_font(loud ? 12 : 10, true));
+  const double high = loud ? 20 : 16, wide = std::max(high, p.fontMetrics().horizontalAdvance(text) + 9.0);
+  const QRectF r(at.x() - wide / 2, at.y() - high / 2, wide, high);
+  p.setPen(QPen(loud ? t.accent : t.quiet, loud ? 1.5 : 1));
+  p.setBrush(loud ? t.accent : QColor(Qt::white));
+  p.drawRoundedRect(r, high / 2, high / 2);
+  p.setPen(loud ? QColor(Qt::white) : t.ink);
+  p.drawText(r, Qt::AlignCenter, text);
+}
+
+/// A place inside the region to put its number: the middle, or where that is outside, the middle of its longest level
+/// stretch near there.
+Vec place_in(const Region& region) {
+  const Vec middle = centre_of(region);
+  if (encloses(region, middle)) return middle;
+  const Box box = bounds_of(region);
+  Vec best = middle;
+  double most = 0;
+  for (int k = 1; k < 12; ++k) {
+    const double y = box.y0 + box.height() * k / 12;
+    for (const auto& stretch : clip({Polyline{{{box.x0 - 1, y}, {box.x1 + 1, y}}, false}}, region, true)) {
+      const double long_mm = length_of(stretch);
+      if (long_mm > most) most = long_mm, best = lerp(stretch.points.front(), stretch.points.back(), 0.5);
+    }
+  }
+  return best;
+}
+
+QPainterPath path_of(const Region& region, const View& view) {
+  QPainterPath out;
+  for (const auto& ring : region.rings) {
+    QPolygonF polygon;
+    for (const Vec p : ring) polygon.append(view.to_px(p));
+    out.addPolygon(polygon);
+    out.closeSubpath();
+  }
+  return out;
+}
+
+}  // namespace
+
+AssemblyGuide::AssemblyGuide(const Project& project, const Derived& derived, bool top_first)
+    : project_(project), derived_(derived), steps_(assembly_of(derived.drawing, derived.layout, top_first)) {
+  pages_.push_back({});
+  for (std::size_t s = 0; s < steps_.size(); ++s) {
+    if (steps_[s].in_tiles) pages_.push_back({Page::What::face_down, s});
+    pages_.push_back({Page::What::step, s});
+  }
+  for (std::size_t k = 0; k < derived.layout.sheets.size(); ++k) pages_.push_back({Page::What::sheet, k});
+}
+
+QString AssemblyGuide::heading(const Page& page) const {
+  switch (page.what) {
+    case Page::What::figure:
+      return said(project_.name);
+    case Page::What::step:
+      return QObject::tr("Step %1 of %2: %3").arg(page.index + 1).arg(steps_.size()).arg(said(steps_[page.index].name));
+    case Page::What::face_down:
+      return QObject::tr("Before step %1: join %2, face down").arg(page.index + 1).arg(said(steps_[page.index].name));
+    default: {
+      const Sheet& sheet = derived_.layout.sheets[page.index].sheet;
+      const Stock* stock = find_stock(project_, sheet.stock);
+      return QObject::tr("Sheet %1: %2").arg(page.index + 1).arg(said(stock ? stock->name : sheet.stock));
+    }
+  }
+}
+
+QString AssemblyGuide::partLine(std::size_t part) const {
+  const Part& known = derived_.layout.parts[part];
+  QStringList from;
+  for (const int sheet : sheets_with(derived_.layout, part)) from << QString::number(sheet);
+  const Stock* stock = find_stock(project_, known.stock);
+  const QString card = said(stock ? stock->name : known.stock);
+  return from.isEmpty() ? QObject::tr("%1  %2, %3, on no sheet yet").arg(known.number).arg(said(known.name), card)
+                        : QObject::tr("%1  %2, %3, from sheet %4")
+                              .arg(known.number)
+                              .arg(said(known.name), card, from.join(QStringLiteral(", ")));
+}
+
+QStringList AssemblyGuide::lines(const Page& page) const {
+  QStringList out;
+  switch (page.what) {
+    case Page::What::figure: {
+      std::size_t parts = 0;
+      for (const auto& step : steps_) parts += step.parts.size();
+      Box box;
+      for (const auto& part : derived_.layout.parts) box.add(part.bounds());
+      out << QObject::tr("%1. Parts: %2. Steps: %3. Sheets: %4.")
+                 .arg(size_said(box, project_.unit))
+                 .arg(parts)
+                 .arg(steps_.size())
+                 .arg(derived_.layout.sheets.size());
+      out << QObject::tr("Blades are sharp: let them cool and put the caps on before you glue. Card edges cut, too.");
+      break;
+    }
+    case Page::What::step:
+      for (const std::size_t part : steps_[page.index].parts) out << partLine(part);
+      break;
+    case Page::What::face_down:
+      out << QObject::tr(
+          "Lay the tiles face down as here, mirrored; bring their edges together and tape along the dashed lines.");
+      break;
+    default:
+      for (std::size_t i = 0; i < derived_.layout.parts.size(); ++i) {
+        const auto sheets = sheets_with(derived_.layout, i);
+        if (std::find(sheets.begin(), sheets.end(), static_cast<int>(page.index) + 1) == sheets.end()) continue;
+        out << QObject::tr("%1  %2").arg(derived_.layout.parts[i].number).arg(said(derived_.layout.parts[i].name));
+      }
+  }
+  return out;
+}
+
+void AssemblyGuide::paint(QPainter& painter, const QRectF& box, const Page& page) const {
+  painter.save();
+  painter.setRenderHint(QPainter::Antialiasing);
+  switch (page.what) {
+    case Page::What::figure:
+      paintStep(painter, box, nullptr, false);
+      break;
+    case Page::What::step:
+      paintStep(painter, box, &steps_[page.index], false);
+      break;
+    case Page::What::face_down:
+      paintStep(painter, box, &steps_[page.index], true);
+      break;
+    default:
+      paintSheet(painter, box, page.index);
+  }
+  painter.restore();
+}
+
+void AssemblyGuide::paintStep(QPainter& p, const QRectF& box, const AssemblyStep* step, bool face_down) const {
+  const Theme& t = light_theme();
+  Box all;
+  for (const auto& part : derived_.layout.parts) all.add(part.bounds());
+  if (face_down) {
+    all = {};
+    for (const std::size_t part : step->parts) all.add(derived_.layout.parts[part].bounds());
+  }
+  if (all.empty()) return;
+  const View view = View::fitting(all, box, 12);
+  // Seen from behind, everything is the other way round about the middle.
+  const auto seen = [&](const Region& region) {
+    return face_down ? transformed(region, Affine{-1, 0, 0, 1, all.x0 + all.x1, 0}) : region;
+  };
+  const auto order = [&](int piece) {
+    return std::find_if(steps_.begin(), steps_.end(), [&](const AssemblyStep& s) { return s.piece == piece; }) -
+           steps_.begin();
+  };
+  if (!face_down) {
+    Drawing so_far;
+    for (const auto& drawn : derived_.drawing.pieces) {
+      const auto at = order(drawn->piece->id);
+      const bool there = !step || (at < static_cast<std::ptrdiff_t>(steps_.size()) && at <= step - steps_.data());
+      if (there) so_far.pieces.push_back(drawn);
+    }
+    // Where what is still to come will lie.
+    p.setPen(QPen(t.hairline, 1));
+    p.setBrush(Qt::NoBrush);
+    for (const auto& part : derived_.layout.parts) {
+      if (step && part.has_body()) p.drawPath(path_of(part.body(), view));
+    }
+    LineOptions options;
+    options.stacked = true, options.hidden = false;
+    (void)paint_lines(p, view, project_, so_far, t, options);
+  }
+  if (!step) return;
+  for (const std::size_t part : step->parts) {
+    const Part& known = derived_.layout.parts[part];
+    const Region body = seen(known.body());
+    const Stock* stock = find_stock(project_, known.stock);
+    if (face_down) {
+      p.setPen(QPen(t.ink, 1));
+      p.setBrush(stock ? to_qcolor(stock->color) : t.field);
+      p.drawPath(path_of(body, view));
+    } else {
+      p.setPen(QPen(t.accent, 2));
+      p.setBrush(Qt::NoBrush);
+      p.drawPath(path_of(body, view));
+    }
+    paint_number(p, view.to_px(place_in(body)), known.number, true);
+  }
+  if (!face_down) return;
+  const DrawnPiece* drawn = find_drawn(derived_.drawing, step->piece);
+  for (const auto& outcome : drawn->outcomes) {
+    if (!outcome.seamed) continue;
+    QPen tape(t.hands, 5, Qt::CustomDashLine, Qt::FlatCap);
+    tape.setDashPattern({2.4, 1});
+    p.setPen(tape);
+    for (const auto& run : outcome.seamed->runs) {
+      const auto mirrored = [&](Vec q) {
+        const Vec at = drawn->map(q);
+        return view.to_px(Vec{all.x0 + all.x1 - at.x, at.y});
+      };
+      p.drawLine(mirrored(run.seam.a), mirrored(run.seam.b));
+    }
+  }
+}
+
+void AssemblyGuide::paintSheet(QPainter& p, const QRectF& box, std::size_t index) const {
+  const Theme& t = light_theme();
+  const LaidSheet& laid = derived_.layout.sheets[index];
+  const View view = View::fitting(laid.sheet.area, box, 12);
+  const Stock* stock = find_stock(project_, laid.sheet.stock);
+  p.setPen(QPen(t.mat_edge, 1));
+  p.setBrush(stock ? to_qcolor(stock->color) : t.field);
+  if (laid.sheet.outline.empty()) {
+    p.drawRect(view.to_px(laid.sheet.area));
+  } else {
+    p.drawPath(path_of(dotlane::area_of(project_, laid.sheet), view));
+  }
+  for (const auto& copy : derived_.layout.laid) {
+    if (copy.sheet != laid.sheet.id) continue;
+    const Part& part = derived_.layout.parts[copy.part];
+    if (!part.has_body()) continue;
+    const Region body = body_on_mat(derived_.drawing, part, copy.map);
+    QColor ink = t.ink;
+    if (stock && contrast(stock->color, to_color(ink)) < 3) ink = Qt::white;
+    p.setPen(QPen(ink, 1.2));
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(path_of(body, view));
+    paint_number(p, view.to_px(place_in(body)), part.number, true);
+  }
+}
+
+namespace {
+
+/// Heading, picture, lines: in page units.
+void paint_page(QPainter& p, const AssemblyGuide& guide, const AssemblyGuide::Page& page, std::size_t number,
+                const QString& title) {
+  const Theme& t = light_theme();
+  const double wide = kPageWide * kPageUnits, high = kPageHigh * kPageUnits, margin = kPageMargin * kPageUnits;
+  const QStringList lines = guide.lines(page);
+  const bool first = page.what == AssemblyGuide::Page::What::figure;
+  p.setPen(t.ink);
+  p.setFont(ui_font(first ? 30 : 22, true));
+  p.drawText(QRectF(margin, margin, wide - 2 * margin, 40), Qt::AlignLeft | Qt::AlignVCenter, guide.heading(page));
+  // Lines in two columns where they are many.
+  p.setFont(ui_font(14));
+  constexpr double kLine = 21;
+  const int columns = lines.size() > 6 ? 2 : 1;
+  const int rows = static_cast<int>((lines.size() + columns - 1) / columns);
+  const double column = (wide - 2 * margin) / columns, text_high = rows * kLine * (columns == 1 ? 1.6 : 1);
+  const double foot = high - margin - 24;
+  const QRectF picture(margin, margin + 50, wide - 2 * margin, foot - text_high - 16 - margin - 50);
+  guide.paint(p, picture, page);
+  p.setPen(t.ink);
+  p.setFont(ui_font(14));
+  for (int i = 0; i < lines.size(); ++i) {
+    const double row = text_high / std::max(1, rows);
+    p.drawText(QRectF(margin + (i / rows) * column, foot - text_high + (i % rows) * row, column - 12, row),
+               Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap, lines[i]);
+  }
+  p.setPen(t.quiet);
+  p.setFont(ui_font(11));
+  p.drawText(QRectF(margin, high - margin - 14, wide - 2 * margin, 14), Qt::AlignLeft, title);
+  p.drawText(QRectF(margin, high - margin - 14, wide - 2 * margin, 14), Qt::AlignRight, QString::number(number));
+}
+
+}  // namespace
+
+Result<void> write_guide_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
+  // Written to memory first: the file is replaced whole or not at all.
+  QBuffer buffer;
+  buffer.open(QIODevice::WriteOnly);
+  QPdfWriter pdf(&buffer);
+  constexpr int kDots = 600;
+  pdf.setResolution(kDots);
+  pdf.setTitle(said(title));
+  pdf.setCreator(QStringLiteral("Dot Lane"));
+  pdf.setPageLayout(
+      QPageLayout(QPageSize(QSizeF(kPageWide, kPageHigh), QPageSize::Millimeter, {}, QPageSize::ExactMatch),
+                  QPageLayout::Portrait, {}, QPageLayout::Millimeter));
+  QPainter p;
+  if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+  const double scale = kDots / kMmPerInch / kPageUnits;
+  for (std::size_t i = 0; i < guide.pages().size(); ++i) {
+    if (i > 0) pdf.newPage();
+    p.save();
+    p.scale(scale, scale);
+    paint_page(p, guide, guide.pages()[i], i + 1, said(title));
+    p.restore();
+  }
+  if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+  return write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
+}
+
+Result<void> write_guide_folder(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
+  if (!QDir().mkpath(said(path))) return fail(ErrorKind::unreadable, "the folder cannot be made", path);
+  constexpr int kPixels = 820;
+  QString html =
+      QStringLiteral(
+          "<!doctype html>\n<html><head><meta charset=\"utf-8\"><title>%1</title>\n<style>body{font:16px/1.5 "
+          "sans-serif;color:#2b2a28;background:#fbf8f1;max-width:860px;margin:2em auto;padding:0 1em}"
+          "img{max-width:100%;display:block}section{margin:0 0 3em}h2{margin:0 0 .4em}</style></head><body>\n")
+          .arg(said(title).toHtmlEscaped());
+  for (std::size_t i = 0; i < guide.pages().size(); ++i) {
+    const auto& page = guide.pages()[i];
+    QImage image(kPixels, kPixels, QImage::Format_RGB32);
+    image.fill(Qt::white);
+    QPainter p(&image);
+    guide.paint(p, QRectF(image.rect()), page);
+    p.end();
+    const std::string name = "page-" + std::to_string(i + 1) + ".png";
+    if (auto ok = write_png(image, path + "/" + name); !ok) return ok;
+    html += QStringLiteral("<section><h2>%1</h2><img src=\"%2\" alt=\"%1\">\n<ul>")
+                .arg(guide.heading(page).toHtmlEscaped(), said(name));
+    for (const auto& line : guide.lines(page)) html += QStringLiteral("<li>%1</li>").arg(line.toHtmlEscaped());
+    html += QStringLiteral("</ul></section>\n");
+  }
+  html += QStringLiteral("</body></html>\n");
+  return write_file(path + "/index.html", html.toStdString());
+}
+
+}  // namespace dotlane
