@@ -43,6 +43,7 @@ with tempfile.TemporaryDirectory() as name:
     run("guide", packed, "-o", pages)
     text = subprocess.run(["pdftotext", "-layout", pdf, "-"], capture_output=True, text=True, timeout=60).stdout
     parts = report("parts", packed)["parts"]
+    stocks = {p["number"]: p["stock"] for p in parts}
     listed = [p["number"] for step in said["steps"] for p in step["parts"]]
     check("every part once", sorted(listed) == sorted(p["number"] for p in parts) and len(set(listed)) == len(listed))
     check("the back layer comes first", said["steps"][0]["name"] == "Backing" and said["steps"][0]["in_tiles"])
@@ -51,10 +52,10 @@ with tempfile.TemporaryDirectory() as name:
         for part in step["parts"]:
             for sheet in part["sheets"]:
                 check(f"part {part['number']} lies on sheet {sheet}", part["number"] in by_sheet[sheet])
-            line = f"{part['number']} {part['name']}, "
-            found = [m for m in re.findall(r"(\d+) +([^\n]+?), [^\n]+?, from sheet (\d+(?:, \d+)*)", text) if int(m[0]) == part["number"]]
-            check(f"{line!r} stands in the text once: {found}",
-                  len(found) == 1 and found[0][1] == part["name"] and found[0][2] == ", ".join(map(str, part["sheets"])))
+            card = next(stock["name"] for stock in heron["stocks"] if stock["id"] == stocks[part["number"]])
+            line = (rf"(?<!\d){part['number']} +{re.escape(part['name'])}, {re.escape(card)}, "
+                    rf"from sheet {', '.join(map(str, part['sheets']))}(?!\d)")
+            check(f"{line} stands in the text once", len(re.findall(line, text)) == 1)
     page = text.split("\f")
     for index, numbers in by_sheet.items():
         own = [p for p in page if p.lstrip().startswith(f"Sheet {index}:")]
