@@ -4,6 +4,7 @@
 #include <QPointer>
 #include <algorithm>
 #include <cmath>
+#include <optional>
 
 #include "app/figure/size_sheet.hpp"
 #include "app/units.hpp"
@@ -41,7 +42,7 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
 
 void FigureActions::divide() {
   const auto pieces = session_.selectedPieces();
-  const auto told = std::make_shared<std::vector<DividedPart>>();
+  const auto told = std::make_shared<std::optional<std::vector<DividedPart>>>();
   session_.editDrawn(
       [pieces, told](const Project& project, const Drawing&) {
         DrawingCache cache;
@@ -51,7 +52,7 @@ void FigureActions::divide() {
       },
       tr("Divide what is larger than its sheet"), {}, Session::Where::aside);
   session_.whenEdited([self = QPointer<FigureActions>(this), told] {
-    if (self) self->tellDivided(*told);
+    if (self && *told) self->tellDivided(**told);
   });
 }
 

@@ -52,14 +52,6 @@ double SizeChart::scaleAt(double px) const {
   return std::clamp((px - r.left()) / r.width() * std::max(most_, 1.0) * 1.04, 0.02 * most_, most_);
 }
 
-const SizePoint* SizeChart::at(double scale) const {
-  // What the next larger size that was tried takes is enough.
-  for (const auto& point : points_) {
-    if (point.scale >= scale - 1e-9) return &point;
-  }
-  return nullptr;
-}
-
 void SizeChart::paintEvent(QPaintEvent*) {
   const Theme& t = theme();
   QPainter p(this);
@@ -99,10 +91,9 @@ void SizeChart::paintEvent(QPaintEvent*) {
                tr("height, %1").arg(unit_word(unit)));
   }
   // A staircase for each stock, in its own colour; those that run together lie a little beside each other.
-  std::size_t k = 0;
   const std::size_t stocks = points_.empty() ? 0 : points_.front().sheets.size();
-  for (std::size_t s = 0; s < stocks; ++s, ++k) {
-    const double off = (static_cast<double>(k) - static_cast<double>(stocks - 1) / 2) * 3;
+  for (std::size_t s = 0; s < stocks; ++s) {
+    const double off = (static_cast<double>(s) - static_cast<double>(stocks - 1) / 2) * 3;
     QPolygonF line;
     double from = points_.front().scale;
     std::string id;
@@ -121,24 +112,18 @@ void SizeChart::paintEvent(QPaintEvent*) {
     p.setPen(QPen(color, 2.2, Qt::SolidLine, Qt::FlatCap, Qt::MiterJoin));
     p.drawPolyline(line);
   }
-  // Where it stands today, and the largest.
-  const auto mark = [&](double scale, const QString& text, bool dashed, Qt::Alignment side) {
-    p.setPen(QPen(t.ink, 1.2, dashed ? Qt::DashLine : Qt::SolidLine));
+  // Where it stands today, and the largest: to the side that has room.
+  const auto mark = [&](double scale, const QString& text, double above, Qt::PenStyle style) {
+    p.setPen(QPen(t.ink, 1.2, style));
     p.drawLine(QPointF(x(scale), r.top() - 4), QPointF(x(scale), r.bottom()));
     p.setPen(t.ink);
-    const double left = side == Qt::AlignRight ? x(scale) - 164 : x(scale) + 4;
-    p.drawText(QRectF(left, r.top() - 18, 160, 14), side, text);
+    const bool left = x(scale) > r.center().x();
+    p.drawText(QRectF(left ? x(scale) - 164 : x(scale) + 4, r.top() - above, 160, 14),
+               left ? Qt::AlignRight : Qt::AlignLeft, text);
   };
-  if (height_mm_ > 0)
-    mark(1, tr("today %1").arg(length_text(height_mm_, unit)), false,
-         x(1) > r.center().x() ? Qt::AlignRight : Qt::AlignLeft);
-  if (most_ > 0 && std::abs(x(most_) - x(1)) > 3) {
-    p.setPen(QPen(t.ink, 1.2, Qt::DashLine));
-    p.drawLine(QPointF(x(most_), r.top() - 4), QPointF(x(most_), r.bottom()));
-    p.setPen(t.ink);
-    p.drawText(QRectF(x(most_) - 164, r.top() - 32, 160, 14), Qt::AlignRight,
-               tr("largest %1").arg(length_text(height_mm_ * most_, unit)));
-  }
+  if (height_mm_ > 0) mark(1, tr("today %1").arg(length_text(height_mm_, unit)), 18, Qt::SolidLine);
+  if (most_ > 0 && std::abs(x(most_) - x(1)) > 3)
+    mark(most_, tr("largest %1").arg(length_text(height_mm_ * most_, unit)), 32, Qt::DashLine);
   const double shown = pointed_ > 0 ? pointed_ : chosen_;
   if (shown > 0) {
     p.setPen(QPen(t.accent, 1.6));

@@ -32,7 +32,6 @@ class SizeChart : public QWidget {
   [[nodiscard]] QRectF plot() const;
   [[nodiscard]] double x(double scale) const;
   [[nodiscard]] double scaleAt(double x) const;
-  [[nodiscard]] const SizePoint* at(double scale) const;
 
   Project project_;
   std::vector<SizePoint> points_;

@@ -1,7 +1,10 @@
 #include "app/figure/size_sheet.hpp"
 
+#include <QApplication>
 #include <QHBoxLayout>
 #include <QLocale>
+#include <QPointer>
+#include <QThreadPool>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
@@ -30,7 +33,6 @@ SizeSheet::SizeSheet(Session& session, QWidget* parent)
   setAttribute(Qt::WA_DeleteOnClose);
   setModal(true);
   resize(620, 470);
-  pool_.setMaxThreadCount(2);  // the curves, and what is asked for meanwhile
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(20, 18, 20, 18);
   column->setSpacing(10);
@@ -86,9 +88,27 @@ SizeSheet::SizeSheet(Session& session, QWidget* parent)
   workOut();
 }
 
-SizeSheet::~SizeSheet() {
-  *stop_ = true;
-  pool_.waitForDone();
+// What is being worked out ends by itself soon after, and finds nobody to tell.
+SizeSheet::~SizeSheet() { *stop_ = true; }
+
+void SizeSheet::aside(std::function<void(const Tell&)> work) {
+  const Tell tell = [self = QPointer<SizeSheet>(this)](std::function<void(SizeSheet&)> what) {
+    QMetaObject::invokeMethod(
+        qApp,
+        [self, what = std::move(what)] {
+          if (self) what(*self);
+        },
+        Qt::QueuedConnection);
+  };
+  QThreadPool::globalInstance()->start([work = std::move(work), tell] {
+    try {
+      work(tell);
+    } catch (const std::exception& e) {
+      tell([what = QString::fromUtf8(e.what())](SizeSheet& sheet) {
+        sheet.answer_->setText(tr("This could not be worked out: %1.").arg(what));
+      });
+    }
+  });
 }
 
 const School* SizeSheet::school() const {
@@ -96,42 +116,25 @@ const School* SizeSheet::school() const {
   return schools_ && at < schools_->size() ? &(*schools_)[at] : nullptr;
 }
 
-// The destructor waits for the pool, so `this` is alive in what it runs; queued calls go with it.
 void SizeSheet::workOut() {
-  pool_.start([this, stop = stop_, project = asked_] {
+  aside([stop = stop_, project = asked_](const Tell& tell) {
     const auto stopped = [stop] { return stop->load(); };
-    try {
-      DrawingCache cache;
-      const auto schools = std::make_shared<const std::vector<School>>(schools_of(project, cache));
-      QMetaObject::invokeMethod(
-          this,
-          [this, schools] {
-            schools_ = schools;
-            points_.resize(schools->size());
-            if (schools->size() > 1) schools_box_->addItem(tr("trimmed where others lie on them"));
-            showSchool();
-          },
-          Qt::QueuedConnection);
-      for (std::size_t s = 0; s < schools->size(); ++s) {
-        size_curve((*schools)[s], kPoints,
-                   [this, s](const SizePoint& point) {
-                     QMetaObject::invokeMethod(
-                         this,
-                         [this, s, point] {
-                           add(s, point);
-                           showSchool();
-                         },
-                         Qt::QueuedConnection);
-                   },
-                   stopped);
-      }
-    } catch (const std::exception& e) {
-      QMetaObject::invokeMethod(
-          this,
-          [this, what = QString::fromUtf8(e.what())] {
-            answer_->setText(tr("This could not be worked out: %1.").arg(what));
-          },
-          Qt::QueuedConnection);
+    DrawingCache cache;
+    const auto schools = std::make_shared<const std::vector<School>>(schools_of(project, cache));
+    tell([schools](SizeSheet& sheet) {
+      sheet.schools_ = schools;
+      sheet.points_.resize(schools->size());
+      if (schools->size() > 1) sheet.schools_box_->addItem(tr("trimmed where others lie on them"));
+      sheet.showSchool();
+    });
+    for (std::size_t s = 0; s < schools->size(); ++s) {
+      const auto point_there = [&tell, s](const SizePoint& point) {
+        tell([s, point](SizeSheet& sheet) {
+          sheet.add(s, point);
+          sheet.showSchool();
+        });
+      };
+      size_curve((*schools)[s], kPoints, point_there, stopped);
     }
   });
 }
@@ -196,21 +199,18 @@ void SizeSheet::chooseFor(std::size_t sheets) {
   if (!school() || sheets < 1 || trying_) return;
   trying_ = true;
   say();
-  pool_.start([this, stop = stop_, schools = schools_, at = static_cast<std::size_t>(schools_box_->currentIndex()),
-               sheets] {
+  aside([stop = stop_, schools = schools_, at = static_cast<std::size_t>(schools_box_->currentIndex()),
+         sheets](const Tell& tell) {
     const auto found = largest_for((*schools)[at], sheets, [stop] { return stop->load(); });
-    QMetaObject::invokeMethod(
-        this,
-        [this, found, sheets, at] {
-          trying_ = false;
-          if (found) {
-            add(at, *found);
-            return choose(fitting(found->scale));
-          }
-          sheets_text_->setText(
-              tr("Even a quarter of that size takes more than %1.").arg(counted(sheets, tr("sheet"), tr("sheets"))));
-        },
-        Qt::QueuedConnection);
+    tell([found, sheets, at](SizeSheet& sheet) {
+      sheet.trying_ = false;
+      if (found) {
+        sheet.add(at, *found);
+        return sheet.choose(fitting(found->scale));
+      }
+      sheet.sheets_text_->setText(
+          tr("Even a quarter of that size takes more than %1.").arg(counted(sheets, tr("sheet"), tr("sheets"))));
+    });
   });
 }
 

@@ -5,8 +5,8 @@
 #include <QDialog>
 #include <QLabel>
 #include <QPushButton>
-#include <QThreadPool>
 #include <atomic>
+#include <functional>
 #include <memory>
 
 #include "app/session.hpp"
@@ -28,6 +28,9 @@ class SizeSheet : public QDialog {
   void sizeAsked(const Project& asked, double scale, bool trimmed);
 
  private:
+  /// Runs work off the interface thread; it tells what came of it to the window, as long as that is there.
+  using Tell = std::function<void(std::function<void(SizeSheet&)>)>;
+  void aside(std::function<void(const Tell&)> work);
   void workOut();
   void add(std::size_t school, const SizePoint& point);
   void showSchool();
@@ -49,7 +52,6 @@ class SizeSheet : public QDialog {
   bool trying_ = false;               // sizes for so many sheets
   std::optional<std::size_t> typed_;  // so many sheets, until that is committed
   std::shared_ptr<std::atomic<bool>> stop_ = std::make_shared<std::atomic<bool>>(false);
-  QThreadPool pool_;
 };
 
 }  // namespace dotlane
