@@ -68,6 +68,24 @@ with tempfile.TemporaryDirectory() as name:
     check("it has a picture for every page", len(list(pages.glob("page-*.png"))) == said["pages"] == len(page) - 1)
     top = report("guide", packed, "-o", pdf, "--top-first")
     check("or the top layer first", [s["name"] for s in top["steps"]] == [s["name"] for s in reversed(said["steps"])])
+    # The poster: as many pages as the figure asks for, a part on each that has one, and the check line is 50 mm long.
+    poster = report("guide", packed, "-o", pdf, "--poster")
+    width, height = report("fit", packed)["size_today_mm"]
+    room, step = (210 - 28, 297 - 28), (200 - 28, 287 - 28)
+    check(f"pages across and down: {poster}", poster["pages_across"] == -(-(width - 10) // step[0])
+          and poster["pages_down"] == -(-(height - 10) // step[1]))
+    poster_text = subprocess.run(["pdftotext", "-layout", pdf, "-"], capture_output=True, text=True, timeout=60).stdout.split("\f")[:-1]
+    check("as many as there are, but for empty ones", len(poster_text) <= poster["pages_across"] * poster["pages_down"])
+    check("each is called by its place", all(re.match(r"\s*[A-Z]\d", p) for p in poster_text))
+    seen = {int(n) for p in poster_text for n in re.findall(r"^\s*(\d+)\s*$|(?<=\s)(\d+)(?=\s)", p, re.M) for n in n if n}
+    check("all numbers stand on it", set(listed) <= seen)
+    subprocess.run(["pdftoppm", "-r", "254", "-gray", "-f", "1", "-l", "1", "-singlefile", pdf, folder / "first"], check=True, timeout=60)
+    data = (folder / "first.pgm").read_bytes()
+    wide, high = map(int, re.match(rb"P5\s+(\d+)\s+(\d+)", data).groups())
+    pixels = data[-wide * high:]
+    longest = max(max(map(len, re.findall(rb"[\x00-\x90]+", pixels[y * wide:(y + 1) * wide])), default=0)
+                  for y in range(int(high - 130), high - 60))
+    check(f"the check line is {longest / 10} mm long", abs(longest - 500) <= 4)
     nothing = folder / "nothing.svg"
     nothing.write_text('<svg xmlns="http://www.w3.org/2000/svg" width="30mm" height="30mm" viewBox="0 0 30 30"/>')
     check("nothing to put together", "no part" in run("guide", nothing, "-o", pdf, expect=2).stderr)

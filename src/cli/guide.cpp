@@ -7,7 +7,7 @@ namespace dotlane::cli {
 
 int guide(Options o, bool json) {
   const auto out = o.value("-o");
-  const bool top_first = o.flag("--top-first");
+  const bool top_first = o.flag("--top-first"), poster = o.flag("--poster");
   const Input input = load(o.positional("the project"));
   o.finish();
   if (!out) refuse("-o FILE.pdf, or a folder, is missing");
@@ -17,6 +17,15 @@ int guide(Options o, bool json) {
   const AssemblyGuide pages(input.project, derived, top_first);
   const auto steps = assembly_of(derived.drawing, derived.layout, top_first);
   if (steps.empty()) refuse("there is no part that is cut out, and so nothing to put together");
+  if (poster) {
+    if (!ends_with(*out, ".pdf")) refuse("a poster is written to a .pdf");
+    need(write_poster_pdf(pages, input.project.name, *out));
+    const auto [across, down] = poster_pages(pages.figure());
+    json
+        ? print_json({{"pages_across", across}, {"pages_down", down}, {"overlap_mm", kPosterOverlap}})
+        : print("Wrote " + *out + ": " + std::to_string(across) + " pages across, " + std::to_string(down) + " down\n");
+    return 0;
+  }
   need(ends_with(*out, ".pdf") ? write_guide_pdf(pages, input.project.name, *out)
                                : write_guide_folder(pages, input.project.name, *out));
   Json list = Json::array();

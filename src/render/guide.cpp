@@ -7,6 +7,8 @@
 #include <QPainterPath>
 #include <QPdfWriter>
 #include <algorithm>
+#include <cmath>
+#include <functional>
 
 #include "core/format/files.hpp"
 #include "core/layout/room.hpp"
@@ -121,8 +123,7 @@ QStringList AssemblyGuide::lines(const Page& page) const {
     case Page::What::figure: {
       std::size_t parts = 0;
       for (const auto& step : steps_) parts += step.parts.size();
-      Box box;
-      for (const auto& part : derived_.layout.parts) box.add(part.bounds());
+      const Box box = figure();
       out << QObject::tr("%1. Parts: %2. Steps: %3. Sheets: %4.")
                  .arg(size_said(box, project_.unit))
                  .arg(parts)
@@ -169,8 +170,7 @@ void AssemblyGuide::paint(QPainter& painter, const QRectF& box, const Page& page
 
 void AssemblyGuide::paintStep(QPainter& p, const QRectF& box, const AssemblyStep* step, bool face_down) const {
   const Theme& t = light_theme();
-  Box all;
-  for (const auto& part : derived_.layout.parts) all.add(part.bounds());
+  Box all = figure();
   if (face_down) {
     all = {};
     for (const std::size_t part : step->parts) all.add(derived_.layout.parts[part].bounds());
@@ -232,6 +232,27 @@ void AssemblyGuide::paintStep(QPainter& p, const QRectF& box, const AssemblyStep
       };
       p.drawLine(mirrored(run.seam.a), mirrored(run.seam.b));
     }
+  }
+}
+
+Box AssemblyGuide::figure() const {
+  Box out;
+  for (const auto& part : derived_.layout.parts) out.add(part.bounds());
+  return out;
+}
+
+bool AssemblyGuide::anythingIn(const Box& box) const {
+  return std::any_of(derived_.layout.parts.begin(), derived_.layout.parts.end(), [&](const Part& part) {
+    return part.bounds().overlaps(box) && (!part.has_body() || !intersect(part.body(), region_of(box)).empty());
+  });
+}
+
+void AssemblyGuide::paintNumbered(QPainter& p, const View& view) const {
+  LineOptions options;
+  options.stacked = true, options.hidden = false;
+  (void)paint_lines(p, view, project_, derived_.drawing, light_theme(), options);
+  for (const auto& part : derived_.layout.parts) {
+    if (part.has_body()) paint_number(p, view.to_px(place_in(part.body())), part.number, true);
   }
 }
 
@@ -297,7 +318,11 @@ void paint_page(QPainter& p, const AssemblyGuide& guide, const AssemblyGuide::Pa
 
 }  // namespace
 
-Result<void> write_guide_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
+namespace {
+
+/// So many pages, each painted in page units.
+Result<void> write_pages(const std::string& title, const std::string& path, int pages,
+                         const std::function<void(QPainter&, int)>& paint) {
   // Written to memory first: the file is replaced whole or not at all.
   QBuffer buffer;
   buffer.open(QIODevice::WriteOnly);
@@ -312,15 +337,91 @@ Result<void> write_guide_pdf(const AssemblyGuide& guide, const std::string& titl
   QPainter p;
   if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
   const double scale = kDots / kMmPerInch / kPageUnits;
-  for (std::size_t i = 0; i < guide.pages().size(); ++i) {
+  for (int i = 0; i < pages; ++i) {
     if (i > 0) pdf.newPage();
     p.save();
     p.scale(scale, scale);
-    paint_page(p, guide, guide.pages()[i], i + 1, said(title));
+    p.setRenderHint(QPainter::Antialiasing);
+    paint(p, i);
     p.restore();
   }
   if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
   return write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
+}
+
+}  // namespace
+
+Result<void> write_guide_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
+  return write_pages(title, path, static_cast<int>(guide.pages().size()), [&](QPainter& p, int i) {
+    const auto at = static_cast<std::size_t>(i);
+    paint_page(p, guide, guide.pages()[at], at + 1, said(title));
+  });
+}
+
+std::pair<int, int> poster_pages(const Box& figure) {
+  const auto pages = [](double length, double paper) {
+    const double room = paper - 2 * kPageMargin;
+    return std::max(1, static_cast<int>(std::ceil((length - kPosterOverlap) / (room - kPosterOverlap) - 1e-9)));
+  };
+  return {pages(figure.width(), kPageWide), pages(figure.height(), kPageHigh)};
+}
+
+Result<void> write_poster_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
+  const Theme& t = light_theme();
+  const Box figure = guide.figure();
+  const auto [across, down] = poster_pages(figure);
+  const double wide = kPageWide - 2 * kPageMargin, high = kPageHigh - 2 * kPageMargin;
+  const auto page = [&](QPainter& p, int column, int row) {
+    // In mm of the figure: what this page shows.
+    const double x0 = figure.x0 + column * (wide - kPosterOverlap), y0 = figure.y0 + row * (high - kPosterOverlap);
+    const View view{kPageUnits, QPointF(kPageMargin - x0, kPageMargin - y0) * kPageUnits};
+    const QRectF shown(kPageMargin * kPageUnits, kPageMargin * kPageUnits, wide * kPageUnits, high * kPageUnits);
+    p.save();
+    p.setClipRect(shown);
+    guide.paintNumbered(p, view);
+    p.restore();
+    p.setPen(QPen(t.quiet, 0.8, Qt::DotLine));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(shown);
+    // Crosses in the middle of what two pages share.
+    p.setPen(QPen(t.ink, 0.8));
+    const double half = kPosterOverlap / 2, arm = 3 * kPageUnits;
+    for (const double x : {x0 + half, x0 + wide - half}) {
+      for (const double y : {y0 + half, y0 + high - half}) {
+        const QPointF at = view.to_px(Vec{x, y});
+        p.drawLine(at - QPointF(arm, 0), at + QPointF(arm, 0));
+        p.drawLine(at - QPointF(0, arm), at + QPointF(0, arm));
+      }
+    }
+    p.setFont(ui_font(13, true));
+    p.drawText(QRectF(shown.left(), shown.top() - 30, 200, 24), Qt::AlignLeft | Qt::AlignVCenter,
+               QStringLiteral("%1%2").arg(QChar(u'A' + row % 26)).arg(column + 1));
+    p.setFont(ui_font(11));
+    const double y = shown.bottom() + 18;
+    p.drawLine(QPointF(shown.left(), y), QPointF(shown.left() + 50 * kPageUnits, y));
+    p.drawText(QRectF(shown.left() + 52 * kPageUnits, y - 10, shown.width() - 52 * kPageUnits, 20),
+               Qt::AlignLeft | Qt::AlignVCenter,
+               QObject::tr("50 mm: print at 100 %.  %1, row %2 of %3, page %4 of %5. Pages run on by %6 mm.")
+                   .arg(said(title))
+                   .arg(row + 1)
+                   .arg(down)
+                   .arg(column + 1)
+                   .arg(across)
+                   .arg(kPosterOverlap));
+  };
+  // Pages on which nothing lies are left out.
+  std::vector<std::pair<int, int>> used;
+  for (int row = 0; row < down; ++row) {
+    for (int column = 0; column < across; ++column) {
+      const Box shown =
+          Box::of(figure.x0 + column * (wide - kPosterOverlap), figure.y0 + row * (high - kPosterOverlap), wide, high);
+      if (guide.anythingIn(shown)) used.emplace_back(column, row);
+    }
+  }
+  return write_pages(title, path, static_cast<int>(used.size()), [&](QPainter& p, int i) {
+    const auto& [column, row] = used[static_cast<std::size_t>(i)];
+    page(p, column, row);
+  });
 }
 
 Result<void> write_guide_folder(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
