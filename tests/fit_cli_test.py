@@ -1,4 +1,5 @@
 """`fit` against a search by Debian's python3-shapely: how large each of 30 shapes may be on a sheet of 292 x 292 mm."""
+import json
 import math
 import pathlib
 import random
@@ -65,6 +66,19 @@ with tempfile.TemporaryDirectory() as name:
     check("the heron: sheets of all its stocks", len(heron["sheets"]) >= 3 and all(n >= 1 for n in heron["sheets"].values()))
     check("the heron: trimmed it may be larger, and names what stops it then",
           heron["all_trimmed"]["scale_max"] > heron["scale_max"] and heron["all_trimmed"]["limited_by"])
+    # One reed on a card of nearly the same green.
+    cards = json.loads((root / "demo/wading-heron.dotlane").read_text())
+    reed = next(s for s in cards["stocks"] if s["id"] == "reed-card")
+    red, green, blue = (int(reed["color"][k:k + 2], 16) for k in (1, 3, 5))
+    cards["stocks"].append(dict(reed, id="moss-card", name="Moss card", color=f"#{red:02x}{green + 3:02x}{blue:02x}"))
+    cards["pieces"][-1]["stock"] = "moss-card"
+    near, united = folder / "near.dotlane", folder / "united.dotlane"
+    near.write_text(json.dumps(cards))
+    pairs = report("near-stocks", near, "-o", united)["pairs"]
+    check(f"the two greens are a pair: {pairs}", len(pairs) == 1 and (pairs[0]["keep"], pairs[0]["other"]) == ("reed-card", "moss-card"))
+    check("as one they take a sheet less", pairs[0]["sheets_united"] == pairs[0]["sheets"] - 1)
+    check("what the lesser one carries is listed", [p["part"] for p in pairs[0]["parts"]] == [cards["pieces"][-1]["name"]])
+    check("united there is no pair", report("near-stocks", united)["pairs"] == [])
     text = run("fit", root / "demo/wading-heron.dotlane").stdout
     check("text says the same", heron["limited_by"] in text and "stops it" in text)
     nothing = folder / "nothing.svg"

@@ -70,6 +70,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   check P                      the findings; exit code 1 when one is an error
   dry-run P [--picture-dir D]  the whole job on the simulated cutter, pauses confirmed as the job wants
   export P -o FILE             .svg .hpgl .plt .png .pdf  [--sheet N] [--pass N] [--per-mm N]
+  near-stocks P [--within 5] [-o P2.dotlane]
+                               stocks in use whose colours hardly differ, what the lesser ones carry, sheets saved as one
   tools P | stocks P           what the rack and the shelf hold, with their ids
 
 P is a .dotlane project; where it is an .svg drawing, it is taken as import would take it.
@@ -296,6 +298,7 @@ int run(std::vector<std::string> words) {
   if (command == "fall-outs") return fall_outs_of(std::move(o), json);
   if (command == "pack") return pack(std::move(o), json);
   if (command == "fit") return fit(std::move(o), json);
+  if (command == "near-stocks") return near_stocks_of(std::move(o), json);
   if (command == "guide") return guide(std::move(o), json);
   if (command == "split") return split_drawing(std::move(o), json);
   if (command == "order") return order(std::move(o), json);

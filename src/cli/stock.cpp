@@ -5,6 +5,7 @@
 
 #include "cli/input.hpp"
 #include "core/format/files.hpp"
+#include "core/layout/near_stocks.hpp"
 #include "core/layout/quantity.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/text_scan.hpp"
@@ -62,6 +63,38 @@ int quantity(Options o, bool json) {
     say(stock, back, "Fusible web for " + stock.name);
   }
   json ? print_json(Json{{"lengths", list}}) : print(text.empty() ? "No parts.\n" : text);
+  return 0;
+}
+
+int near_stocks_of(Options o, bool json) {
+  const auto out = o.value("-o");
+  const double within = o.number("--within", 5);
+  const Input input = load(o.positional("the project"));
+  o.finish();
+  DrawingCache cache;
+  const Drawing drawing = evaluate(input.project, cache);
+  const Layout layout = lay_out(input.project, drawing);
+  const auto pairs = near_stocks(input.project, drawing, layout, within);
+  if (out) need(save_project(unite_stocks(input.project, pairs), *out));
+  Json list = Json::array();
+  std::string text;
+  for (const auto& pair : pairs) {
+    Json bits = Json::array();
+    for (const auto& bit : pair.bits)
+      bits.push_back({{"part", layout.parts[bit.part].name},
+                      {"area_mm2", round4(bit.area_mm2)},
+                      {"at_mm", Json::array({round4(bit.at.x), round4(bit.at.y)})}});
+    list.push_back({{"keep", pair.keep},
+                    {"other", pair.other},
+                    {"difference", round4(pair.difference)},
+                    {"sheets", pair.sheets},
+                    {"sheets_united", pair.sheets_united},
+                    {"parts", std::move(bits)}});
+    text += pair.other + " and " + pair.keep + " differ by " + rounded_text(pair.difference, 1) + " (CIEDE2000); " +
+            std::to_string(pair.sheets) + " sheets together, " + std::to_string(pair.sheets_united) + " as one\n";
+  }
+  json ? print_json({{"pairs", std::move(list)}})
+       : print(text.empty() ? "No two stocks in use are nearly the same colour.\n" : text);
   return 0;
 }
 

@@ -104,7 +104,7 @@ TEST_CASE("whatever the seams, tiles of any kind never lie on each other but for
       const Vec at{chance.between(-80, 80), chance.between(-80, 80)};
       seams.push_back({at, at + Affine::rotate(chance.between(0, 360))({chance.between(5, 200), 0})});
     }
-    const SeamKind kind = std::vector{SeamKind::butt, SeamKind::tab, SeamKind::dovetail}[round % 3];
+    const SeamKind kind = round % 3 == 0 ? SeamKind::butt : round % 3 == 1 ? SeamKind::tab : SeamKind::dovetail;
     const Divided d = divide(part, seams, {kind, chance.between(3, 15)});
     CHECK(d.seams.size() == seams.size());
     double sum = 0;

@@ -219,3 +219,30 @@ TEST_CASE("the divided figure is packed from the notice, and every tile lies on 
   }
   CHECK(laid == tiles);
 }
+
+TEST_CASE("cards of nearly the same colour are named with the sheets they take, united by one answer, and undone") {
+  Opened o(demo(QStringLiteral("wading-heron")));
+  Project p = o.project();
+  // The reeds' green once more, a shade lighter, under one of them.
+  Stock mist = *find_stock(p, "reed-card");
+  mist.id = "moss-card", mist.name = "Moss card", mist.color.g = static_cast<std::uint8_t>(mist.color.g + 3);
+  p.stocks.push_back(mist);
+  p = set_stock(std::move(p), p.pieces.back()->id, "moss-card");
+  o.put(p);
+  o.session().settle();
+  const std::string before = to_json(o.project());
+  QTest::keySequence(&o.bench(), o.window.actions().find(QStringLiteral("unite-stocks"))->shortcut());
+  auto* notice = o.window.findChild<Notice*>();
+  wait_for([&] { return notice->isVisible() && notice->message().contains(QStringLiteral("CIEDE2000")); });
+  CHECK(notice->message().startsWith(QStringLiteral("Moss card and Reed card differ by")));
+  CHECK(notice->message().simplified().contains(QStringLiteral("take 1 sheet less")));
+  CHECK(notice->message().simplified().contains(QStringLiteral("Moss card carries 1 part")));
+  for (auto* button : notice->findChildren<QPushButton*>()) {
+    if (button->isVisible() && button->text() == QStringLiteral("Unite them"))
+      QTest::mouseClick(button, Qt::LeftButton);
+  }
+  o.session().settle();
+  CHECK(o.project().pieces.back()->stock == "reed-card");
+  o.undo();
+  CHECK(to_json(o.project()) == before);
+}

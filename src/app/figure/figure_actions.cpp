@@ -38,6 +38,54 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
               [this] { ask(); });
   actions.add("divide-large", tr("Divide what is larger than its sheet"), Qt::ALT | Qt::SHIFT | Qt::Key_S,
               [this] { divide(); });
+  actions.add("unite-stocks", tr("Unite cards of nearly the same colour"), Qt::ALT | Qt::SHIFT | Qt::Key_E,
+              [this] { askNearStocks(); });
+}
+
+void FigureActions::askNearStocks() {
+  session_.whenDerived([self = QPointer<FigureActions>(this)] {
+    if (!self) return;
+    const auto derived = self->session_.derivedHandle();
+    self->session_.aside([self, derived]() -> std::function<void()> {
+      const auto pairs = near_stocks(derived->project, derived->drawing, derived->layout);
+      return [self, derived, pairs] {
+        if (self) self->offerUniting(derived, pairs);
+      };
+    });
+  });
+}
+
+void FigureActions::offerUniting(const std::shared_ptr<const Derived>& asked, const std::vector<NearStocks>& pairs) {
+  if (pairs.empty()) return notice_.say(tr("No two cards in use differ by less than 5 (CIEDE2000)."), false);
+  const auto name = [&](const std::string& id) {
+    const Stock* stock = find_stock(asked->project, id);
+    return stock ? qs(stock->name) : qs(id);
+  };
+  QStringList list;
+  for (const auto& pair : pairs) {
+    const auto& bit = pair.bits.front();
+    const LengthUnit unit = asked->project.unit;
+    QString text = tr("%1 and %2 differ by %3 (CIEDE2000).")
+                       .arg(name(pair.other), name(pair.keep), QLocale().toString(pair.difference, 'f', 1));
+    const std::size_t saved = pair.sheets > pair.sheets_united ? pair.sheets - pair.sheets_united : 0;
+    text +=
+        QLatin1Char(' ') + (saved > 0 ? tr("As one they take %1 less.").arg(counted(saved, tr("sheet"), tr("sheets")))
+                                      : tr("As one they take as many sheets."));
+    text += QLatin1Char(' ') + tr("%1 carries %2, the smallest %3 cm² at %4, %5.")
+                                   .arg(name(pair.other), counted(pair.bits.size(), tr("part"), tr("parts")),
+                                        QLocale().toString(bit.area_mm2 / 100, 'f', 1), length_text(bit.at.x, unit),
+                                        length_text(bit.at.y, unit));
+    list << text;
+    if (list.size() == 3) break;
+  }
+  notice_.ask(list.join(QLatin1Char(' ')),
+              {{tr("Unite them"),
+                [this, asked, pairs] {
+                  if (!(session_.project() == asked->project))
+                    return notice_.say(tr("The project was changed meanwhile; it is as you left it. Ask again."), true);
+                  session_.commit(unite_stocks(asked->project, pairs), tr("Unite cards"));
+                }},
+               {tr("Leave them"), [] {}}});
 }
 
 void FigureActions::divide() {

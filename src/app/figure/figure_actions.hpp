@@ -7,6 +7,7 @@
 #include "app/notice.hpp"
 #include "app/session.hpp"
 #include "core/layout/how_big.hpp"
+#include "core/layout/near_stocks.hpp"
 #include "core/layout/split/large_parts.hpp"
 
 namespace dotlane {
@@ -27,6 +28,8 @@ class FigureActions : public QObject {
   void offerPacking(const QString& text);
   void answer(const std::shared_ptr<const Derived>& asked, const HowBig& big);
   void showSizes();
+  void askNearStocks();
+  void offerUniting(const std::shared_ptr<const Derived>& asked, const std::vector<NearStocks>& pairs);
   /// As it is, or with lower layers trimmed first; nothing where the project is another one by now.
   void sizeTo(const Project& asked, double scale, bool trimmed);
 
