@@ -171,7 +171,7 @@ void MainWindow::remember(const QString& path) {
 void MainWindow::fillProjectMenu() {
   QMenu* menu = top_->menu();
   menu->clear();
-  for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export"})
+  for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export", "save-guide"})
     menu->addAction(actions_.find(QString::fromLatin1(id)));
   const QStringList recent = recent_projects();
   menu->addSeparator();

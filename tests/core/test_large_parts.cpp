@@ -24,7 +24,7 @@ Project banner() {
   }
   add_drawing(p, R"(<circle id="sun" cx="140" cy="145" r="36" stroke="#444444"/>)", "sun.svg");
   p.pieces[0].edit([](Piece& it) { it.lines[0].role = Role::cut; });
-  p = set_stock(std::move(p), 2, p.stocks[0].id == p.pieces[1]->stock ? p.stocks[1].id : p.stocks[0].id);
+  p = set_stock(p, 2, p.stocks[0].id == p.pieces[1]->stock ? p.stocks[1].id : p.stocks[0].id);
   DrawingCache cache;
   return *size_pieces(p, {1, 2}, {700.0, std::nullopt, {0, 0}}, cache);
 }
@@ -203,7 +203,7 @@ TEST_CASE("the seams step says what it cannot divide") {
 TEST_CASE("what is cut of another piece in the same card does not lead its seams astray") {
   // The sun on the same stock as the cloth counts as an opening of it; the step divides the cloth as such.
   Project p = banner();
-  p = set_stock(std::move(p), 2, p.pieces[1]->stock);
+  p = set_stock(p, 2, p.pieces[1]->stock);
   const DividedFigure d = divided(p);
   REQUIRE(d.parts.size() == 1);
   CHECK(d.parts[0].fits);
@@ -218,7 +218,7 @@ TEST_CASE("a part that others hide for the most part would need no seam if it we
   p.pieces[0].edit([](Piece& it) { it.lines[0].role = Role::cut; });
   add_drawing(p, R"(<rect x="70" y="95" width="150" height="40"/>)", "top.svg");
   p.pieces[0].edit([](Piece& it) { it.lines[0].role = Role::cut; });
-  p = set_stock(std::move(p), 2, p.stocks[0].id == p.pieces[1]->stock ? p.stocks[1].id : p.stocks[0].id);
+  p = set_stock(p, 2, p.stocks[0].id == p.pieces[1]->stock ? p.stocks[1].id : p.stocks[0].id);
   DrawingCache cache;
   p = *size_pieces(p, {1, 2}, {500.0, std::nullopt, {0, 0}}, cache);
   const DividedFigure d = divided(p);

@@ -227,7 +227,7 @@ TEST_CASE("cards of nearly the same colour are named with the sheets they take, 
   Stock mist = *find_stock(p, "reed-card");
   mist.id = "moss-card", mist.name = "Moss card", mist.color.g = static_cast<std::uint8_t>(mist.color.g + 3);
   p.stocks.push_back(mist);
-  p = set_stock(std::move(p), p.pieces.back()->id, "moss-card");
+  p = set_stock(p, p.pieces.back()->id, "moss-card");
   o.put(p);
   o.session().settle();
   const std::string before = to_json(o.project());
@@ -245,4 +245,24 @@ TEST_CASE("cards of nearly the same colour are named with the sheets they take, 
   CHECK(o.project().pieces.back()->stock == "reed-card");
   o.undo();
   CHECK(to_json(o.project()) == before);
+}
+
+TEST_CASE("how it is put together is saved as pages, and a name without an ending gets one") {
+  Opened o(demo(QStringLiteral("wading-heron")));
+  const QTemporaryDir folder;
+  o.answers.save = folder.filePath(QStringLiteral("heron guide"));
+  QTest::keySequence(&o.bench(), o.window.actions().find(QStringLiteral("save-guide"))->shortcut());
+  auto* notice = o.window.findChild<Notice*>();
+  wait_for([&] { return notice->isVisible() && notice->message().contains(QStringLiteral("Saved")); });
+  CHECK(notice->message().simplified() == QStringLiteral("Saved heron guide.pdf: 22 pages"));
+  QFile pdf(o.answers.save + QStringLiteral(".pdf"));
+  REQUIRE(pdf.open(QIODevice::ReadOnly));
+  CHECK(pdf.read(5) == "%PDF-");
+  CHECK(pdf.size() > 20'000);
+  // Nothing to put together is said, and no file is written.
+  o.answers.save = folder.filePath(QStringLiteral("nothing.pdf"));
+  o.put(new_project("Nothing yet"));
+  QTest::keySequence(&o.bench(), o.window.actions().find(QStringLiteral("save-guide"))->shortcut());
+  wait_for([&] { return notice->message().contains(QStringLiteral("nothing to put together")); });
+  CHECK_FALSE(QFile::exists(o.answers.save));
 }

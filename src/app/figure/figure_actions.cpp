@@ -1,14 +1,17 @@
 #include "app/figure/figure_actions.hpp"
 
+#include <QFileInfo>
 #include <QLocale>
 #include <QPointer>
 #include <algorithm>
 #include <cmath>
 #include <optional>
 
+#include "app/dialogs.hpp"
 #include "app/figure/size_sheet.hpp"
 #include "app/units.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "render/guide.hpp"
 
 namespace dotlane {
 namespace {
@@ -40,6 +43,35 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
               [this] { divide(); });
   actions.add("unite-stocks", tr("Unite cards of nearly the same colour"), Qt::ALT | Qt::SHIFT | Qt::Key_E,
               [this] { askNearStocks(); });
+  actions.add("save-guide", tr("Save how it is put together: PDF…"), Qt::ALT | Qt::SHIFT | Qt::Key_P,
+              [this] { saveGuide(); });
+}
+
+void FigureActions::saveGuide() {
+  const QString name = session_.path().isEmpty() ? qs(session_.project().name)
+                                                 : QFileInfo(session_.path()).path() + QLatin1Char('/') +
+                                                       QFileInfo(session_.path()).completeBaseName();
+  QString path = dialogs().saveFile(notice_.window(), tr("Save how it is put together"),
+                                    name + tr(", put together") + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
+  if (path.isEmpty()) return;
+  if (!path.endsWith(QStringLiteral(".pdf"), Qt::CaseInsensitive)) path += QStringLiteral(".pdf");
+  session_.whenDerived([self = QPointer<FigureActions>(this), path] {
+    if (!self) return;
+    self->session_.aside([self, path, derived = self->session_.derivedHandle()]() -> std::function<void()> {
+      const AssemblyGuide guide(derived->project, *derived);
+      const bool any = guide.pages().size() > 1 + derived->layout.sheets.size();
+      const auto done = any ? write_guide_pdf(guide, derived->project.name, path.toStdString()) : Result<void>();
+      const QString problem = done ? QString() : qs(done.error().line());
+      return [self, path, any, problem, pages = guide.pages().size()] {
+        if (!self) return;
+        if (!any)
+          return self->notice_.say(tr("There is no part that is cut out, and so nothing to put together."), true);
+        if (!problem.isEmpty()) return self->notice_.say(problem, true);
+        self->notice_.say(tr("Saved %1: %2").arg(QFileInfo(path).fileName(), counted(pages, tr("page"), tr("pages"))),
+                          false);
+      };
+    });
+  });
 }
 
 void FigureActions::askNearStocks() {

@@ -28,6 +28,7 @@ class FigureActions : public QObject {
   void offerPacking(const QString& text);
   void answer(const std::shared_ptr<const Derived>& asked, const HowBig& big);
   void showSizes();
+  void saveGuide();
   void askNearStocks();
   void offerUniting(const std::shared_ptr<const Derived>& asked, const std::vector<NearStocks>& pairs);
   /// As it is, or with lower layers trimmed first; nothing where the project is another one by now.
