@@ -85,7 +85,7 @@ TEST_CASE("an answer to an older question changes nothing, and without parts the
   wait_for([&] { return empty.window.findChild<Notice*>()->message().contains(QStringLiteral("no part yet")); });
 }
 
-TEST_CASE("sizes and sheets: a curve for each stock, the largest for so many sheets, trimmed or whole, and sized so") {
+TEST_CASE("sizes and sheets: the largest for so many sheets is found, lower layers whole or trimmed, and sized so") {
   Asked o(demo(QStringLiteral("wading-heron")));
   const std::string before = to_json(o.project());
   const double was = o.session().drawing().bounds().height();

@@ -212,6 +212,7 @@ std::vector<StepHandle> step_handles(const Project& project, const Drawing& draw
 std::vector<SeamStretch> seams_in(const Project& project, const Drawing& drawing) {
   std::vector<SeamStretch> out;
   for (const auto& drawn : drawing.pieces) {
+    if (std::none_of(drawn->outcomes.begin(), drawn->outcomes.end(), [](const auto& o) { return o.seamed; })) continue;
     const Piece* piece = find_piece(project, drawn->piece->id);
     const Seamed* seamed = nullptr;
     for (const auto& outcome : drawn->outcomes) {
