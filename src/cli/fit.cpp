@@ -18,18 +18,16 @@ int fit(Options o, bool json) {
   const Input input = load(o.positional("the project"), 96);
   o.finish();
   DrawingCache cache;
-  const Drawing drawing = evaluate(input.project, cache);
-  const Layout layout = lay_out(input.project, drawing);
-  const HowBig big = how_big(input.project, drawing, layout);
+  // As it is; and seamless at most, where lower layers need not be whole.
+  const auto schools = schools_of(input.project, cache);
+  const auto& [trims, project, drawing, layout, big] = schools.front();
   if (big.part == npos) refuse("there is no part whose size could be asked for");
   const auto size_at = [&](double scale) {
     return Json{round4(big.figure.width() * scale), round4(big.figure.height() * scale)};
   };
   const double scale = down4(big.scale);
-  // Seamless at most, where lower layers need not be whole.
-  const auto schools = schools_of(input.project, cache);
   Json trimmed = nullptr;
-  if (schools.size() > 1) {
+  if (schools.size() > 1 && schools[1].big.part != npos) {
     const HowBig& most = schools[1].big;
     trimmed = {{"scale_max", down4(most.scale)},
                {"limited_by", schools[1].layout.parts[most.part].name},
@@ -42,7 +40,7 @@ int fit(Options o, bool json) {
                       {"scale", down4(remedy.scale)},
                       {"size_mm", size_at(down4(remedy.scale))}});
   Json sheets = Json::object();
-  for (const auto& [stock, n] : sheets_at(input.project, drawing, layout, scale)) sheets[stock] = n;
+  for (const auto& [stock, n] : sheets_at(project, drawing, layout, scale)) sheets[stock] = n;
   if (json) {
     print_json({{"scale_max", scale},
                 {"limited_by", layout.parts[big.part].name},
@@ -69,7 +67,7 @@ int fit(Options o, bool json) {
         with + ": " + rounded_text(100 * down4(remedy.scale), 1) + " %, " + size_text(size_at(remedy.scale)) + ".\n";
   }
   for (const auto& [stock, n] : sheets.items()) {
-    const Stock* found = find_stock(input.project, stock);
+    const Stock* found = find_stock(project, stock);
     text += std::to_string(n.get<std::size_t>()) + (n == 1 ? " sheet of " : " sheets of ") +
             (found ? found->name : stock) + " then.\n";
   }

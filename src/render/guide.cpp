@@ -129,7 +129,8 @@ QStringList AssemblyGuide::lines(const Page& page) const {
                  .arg(parts)
                  .arg(steps_.size())
                  .arg(derived_.layout.sheets.size());
-      out << QObject::tr("Blades are sharp: let them cool and put the caps on before you glue. Card edges cut, too.");
+      out << QObject::tr(
+          "Blades are sharp: put their caps on before you glue. Heated tips stay hot. Card edges cut, too.");
       break;
     }
     case Page::What::step:

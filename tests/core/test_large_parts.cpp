@@ -112,6 +112,17 @@ TEST_CASE("what fits is left alone, and a piece that fits by now is whole again"
   CHECK(derived(d.project).layout.parts.size() == 2);
 }
 
+TEST_CASE("where no division helps, no empty step is left behind") {
+  Project p = banner();
+  for (auto& stock : p.stocks) stock.laid_out = LaidOut::packed;
+  p.machine.mat.width_mm = p.machine.mat.height_mm = 14;  // more than 200 tiles
+  for (auto& sheet : p.sheets) sheet.area = Box::of(6.4, 6.4, 1, 1);
+  const DividedFigure d = divided(p, {1});
+  REQUIRE(d.parts.size() == 1);
+  CHECK_FALSE(d.parts[0].fits);
+  CHECK(d.project == p);
+}
+
 TEST_CASE("joints that need room make tiles smaller, and all of them fit") {
   Project p = divided(banner()).project;
   const int step = find_piece(p, 1)->steps.back().id;

@@ -4,7 +4,6 @@
 #include <QLocale>
 #include <QPointer>
 #include <algorithm>
-#include <cmath>
 #include <optional>
 
 #include "app/dialogs.hpp"
@@ -16,10 +15,9 @@
 namespace dotlane {
 namespace {
 
-/// Rounded down, so that what is said still fits.
-double told(double scale) { return std::floor(scale * 1000) / 1000; }
-
-QString percent_text(double scale) { return QLocale().toString(100 * told(scale), 'f', 1) + QStringLiteral(" %"); }
+QString percent_text(double scale) {
+  return QLocale().toString(100 * told_scale(scale), 'f', 1) + QStringLiteral(" %");
+}
 
 QString remedy_text(const Remedy& remedy) {
   const QString name = qs(remedy.name), percent = percent_text(remedy.scale);
@@ -180,7 +178,7 @@ void FigureActions::ask() {
 void FigureActions::answer(const std::shared_ptr<const Derived>& asked, const HowBig& big) {
   if (big.part == npos) return notice_.say(tr("There is no part yet whose size could be asked for."), true);
   const LengthUnit unit = asked->project.unit;
-  const double scale = told(big.scale);
+  const double scale = told_scale(big.scale);
   Box size = big.figure;
   size.x1 = size.x0 + size.width() * scale, size.y1 = size.y0 + size.height() * scale;
   QString text =

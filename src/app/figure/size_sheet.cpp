@@ -21,9 +21,6 @@ namespace {
 
 constexpr std::size_t kPoints = 33;
 
-/// Rounded down, so that what is said still fits.
-double fitting(double scale) { return std::floor(scale * 1000) / 1000; }
-
 }  // namespace
 
 SizeSheet::SizeSheet(Session& session, QWidget* parent)
@@ -150,15 +147,15 @@ void SizeSheet::showSchool() {
   if (!now) return;
   if (now->big.part == npos) return answer_->setText(tr("There is no part yet whose size could be asked for."));
   const auto at = static_cast<std::size_t>(schools_box_->currentIndex());
-  chart_->show(now->project, points_[at], fitting(now->big.scale), now->big.figure.height());
-  if (chosen_ <= 0 || chosen_ > now->big.scale) choose(fitting(now->big.scale));
+  chart_->show(now->project, points_[at], told_scale(now->big.scale), now->big.figure.height());
+  if (chosen_ <= 0 || chosen_ > now->big.scale) choose(told_scale(now->big.scale));
   say();
 }
 
 void SizeSheet::choose(double scale) {
   const School* now = school();
   if (!now) return;
-  chosen_ = std::min(scale, fitting(now->big.scale));
+  chosen_ = std::min(scale, told_scale(now->big.scale));
   chart_->choose(chosen_);
   size_->setEnabled(chosen_ > 0);
   say();
@@ -172,7 +169,7 @@ void SizeSheet::say() {
     const Box& b = now->big.figure;
     return size_text(Box::of(0, 0, b.width() * scale, b.height() * scale), unit) + QChar(0xA0) + unit_word(unit);
   };
-  const double most = fitting(now->big.scale);
+  const double most = told_scale(now->big.scale);
   answer_->setText(tr("At most %1, %2 % of its size today: %3 stops it, turned by %4°.")
                        .arg(sized(most), QLocale().toString(100 * most, 'f', 1),
                             qs(now->layout.parts[now->big.part].name), QLocale().toString(now->big.turn, 'f', 1)));
@@ -206,7 +203,7 @@ void SizeSheet::chooseFor(std::size_t sheets) {
       sheet.trying_ = false;
       if (found) {
         sheet.add(at, *found);
-        return sheet.choose(fitting(found->scale));
+        return sheet.choose(told_scale(found->scale));
       }
       sheet.sheets_text_->setText(
           tr("Even a quarter of that size takes more than %1.").arg(counted(sheets, tr("sheet"), tr("sheets"))));

@@ -159,7 +159,7 @@ class LayoutChecker : FindingList {
                               {"room-width", most.x},
                               {"room-height", most.y},
                               {"stock", stock_name(part.stock)},
-                              {"percent", std::floor(fit.scale * 1000) / 10},
+                              {"percent", 100 * told_scale(fit.scale)},
                               {"turn", fit.turn}},
                              {ref_of(k)}, fit.turn < 0.05 || fit.turn > 179.95 ? "upright" : "");
       if (part.has_body() && largest_on(project_, part.stock, part.body()).scale < 1)

@@ -1,6 +1,7 @@
 #include "core/layout/how_big.hpp"
 
 #include <algorithm>
+#include <cmath>
 
 #include "core/layout/nest.hpp"
 #include "core/layout/pack/packer.hpp"
@@ -16,15 +17,6 @@ constexpr double kHelps = 1.001;  // times as large as without, at least
 BoxFit largest_in(const std::vector<Vec>& rooms, const Stock* stock, const Region& shape) {
   const bool grain = stock && stock->grain != Grain::none;
   return largest_in_any(hull_of(shape), rooms, grain ? allowed_turns(stock, {0}) : std::vector<double>{}, kSlackMm);
-}
-
-/// What lies apart of a shape, each for itself.
-std::vector<Region> pieces_of(const Region& shape) {
-  std::vector<Region> out;
-  for (const auto& ring : shape.rings) {
-    if (signed_area_of(ring) > 0) out.push_back({{ring}});
-  }
-  return out;
 }
 
 /// The largest at which each of several shapes fits.
@@ -75,6 +67,8 @@ std::vector<Vec> rooms_of(const Project& project, const std::string& stock) {
 BoxFit largest_on(const Project& project, const std::string& stock, const Region& shape) {
   return largest_in(rooms_of(project, stock), find_stock(project, stock), shape);
 }
+
+double told_scale(double scale) { return std::floor(scale * 1000) / 1000; }
 
 std::string_view word(Remedy::What what) {
   return what == Remedy::What::mat ? "mat" : what == Remedy::What::seam ? "seam" : "trim";
@@ -133,7 +127,7 @@ HowBig how_big(const Project& project, const Drawing& drawing, const Layout& lay
       above.push_back(other.body());
   }
   if (!above.empty()) {
-    const auto rest = pieces_of(subtract(body, offset(unite(above), -kTuckMm)));
+    const auto rest = parts_of(subtract(body, offset(unite(above), -kTuckMm)));
     if (!rest.empty()) offer(Remedy::What::trim, part.name, std::min(others, all_fit(rooms, stock, rest)));
   }
   std::stable_sort(out.remedies.begin(), out.remedies.end(),

@@ -34,6 +34,9 @@ struct Remedy {
 /// How far a part that is trimmed runs on under those on top of it. Common practice, no published source.
 inline constexpr double kTuckMm = 5;
 
+/// A scale as it is told and taken: to a thousandth, rounded down, so that what is said still fits.
+[[nodiscard]] double told_scale(double scale);
+
 struct HowBig {
   double scale = 0;              ///< share of its size today at which every part fits a sheet; 0 where there is no part
   std::size_t part = npos;       ///< the one that stops it, an index in Layout::parts

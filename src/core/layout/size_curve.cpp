@@ -1,7 +1,5 @@
 #include "core/layout/size_curve.hpp"
 
-#include <cmath>
-
 #include "core/shape/recipe_edit.hpp"
 
 namespace dotlane {
@@ -72,7 +70,7 @@ void size_curve(const School& school, std::size_t points, const std::function<vo
 
 std::optional<SizePoint> largest_for(const School& school, std::size_t sheets, const std::function<bool()>& stop) {
   constexpr double kExact = 0.005, kLeast = 0.25;  // of the largest that fits
-  const double most = std::floor(school.big.scale * 1000) / 1000;
+  const double most = told_scale(school.big.scale);
   SizePoint best = point_at(school, most);
   if (best.total() <= sheets) return best;
   best = point_at(school, kLeast * most);

@@ -140,7 +140,7 @@ DividedFigure divide_large(const Project& project, const std::vector<int>& piece
       out.parts.push_back({id, part.name, split.tiles.size(), split.seams.size(), split.seam_mm, split.visible_mm,
                            split.fits(), fits_trimmed(task)});
     }
-    if (!large && !ends_in_seams(*piece)) continue;
+    if ((!large || seams.empty()) && !ends_in_seams(*piece)) continue;
     if (!large) seams.clear();
     for (std::size_t i = 0; i + 3 < pinned.size() && large; i += 4)
       pins.insert(pins.end(), {(pinned[i] + pinned[i + 2]) / 2, (pinned[i + 1] + pinned[i + 3]) / 2});

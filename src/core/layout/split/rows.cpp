@@ -229,19 +229,20 @@ class Search {
     return out;
   }
 
-  /// What a cut costs: what is seen of it, a little of what is not, more where there is little to hold on to.
   [[nodiscard]] double cut_mm(std::size_t line) const {
-    constexpr double kHidden = 0.1, kNeck = 10, kNeckMm = 25, kAlong = 5;
     double out = 0;
-    for (const Span& span : spans_[line]) {
-      out += span.length() - shared(span, over_[line]) + kHidden * span.length() + kAlong * shared(span, avoid_[line]);
-      if (span.length() < kNeck) out += kNeckMm;
-    }
+    for (const Span& span : spans_[line])
+      out += price_of_seam(span.length(), span.length() - shared(span, over_[line]), shared(span, avoid_[line]));
     return out;
   }
 };
 
 }  // namespace
+
+double price_of_seam(double length, double seen, double along) {
+  constexpr double kHidden = 0.1, kNeck = 10, kNeckMm = 25, kAlong = 5;
+  return seen + kHidden * length + kAlong * along + (length < kNeck ? kNeckMm : 0);
+}
 
 Rows best_rows(const RowsTask& task, double angle) { return Search(task, angle).best(); }
 

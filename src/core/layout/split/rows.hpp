@@ -28,6 +28,10 @@ struct RowsCost {
   friend auto operator<=>(const RowsCost&, const RowsCost&) = default;
 };
 
+/// What speaks against a seam so long: what is seen of it, a little of what is not, more where there is little to hold
+/// on to, most where it runs along what is to be avoided; mm.
+[[nodiscard]] double price_of_seam(double length, double seen, double along);
+
 struct Rows {
   bool found = false;
   RowsCost cost;

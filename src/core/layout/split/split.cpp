@@ -178,11 +178,9 @@ class Splitter {
     return {misfits, slivers, divided.tiles.size(), mm};
   }
   [[nodiscard]] double mm_of(const Seam& seam) const {
-    constexpr double kHidden = 0.1, kNeck = 10, kNeckMm = 25, kAlong = 5;
-    double out = seen_of(seam, over_) + kHidden * seam.length() + (seam.length() < kNeck ? kNeckMm : 0);
-    for (const auto& stretch : clip({Polyline{{seam.a, seam.b}, false}}, avoid_, true))
-      out += kAlong * length_of(stretch);
-    return out;
+    double along = 0;
+    for (const auto& stretch : clip({Polyline{{seam.a, seam.b}, false}}, avoid_, true)) along += length_of(stretch);
+    return price_of_seam(seam.length(), seen_of(seam, over_), along);
   }
 
   /// Leaves out seams, but for the first `kept`, between tiles that fit a room together: slivers first, then where most
