@@ -22,8 +22,8 @@ int fit(Options o, bool json) {
   const auto schools = schools_of(input.project, cache);
   const auto& [trims, project, drawing, layout, big] = schools.front();
   if (big.part == npos) refuse("there is no part whose size could be asked for");
-  const auto size_at = [&](double scale) {
-    return Json{round4(big.figure.width() * scale), round4(big.figure.height() * scale)};
+  const auto size_at = [&figure = big.figure](double scale) {
+    return Json{round4(figure.width() * scale), round4(figure.height() * scale)};
   };
   const double scale = down4(big.scale);
   Json trimmed = nullptr;

@@ -370,7 +370,8 @@ std::pair<int, int> poster_pages(const Box& figure) {
 Result<void> write_poster_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
   const Theme& t = light_theme();
   const Box figure = guide.figure();
-  const auto [across, down] = poster_pages(figure);
+  const std::pair<int, int> pages = poster_pages(figure);
+  const int across = pages.first, down = pages.second;
   const double wide = kPageWide - 2 * kPageMargin, high = kPageHigh - 2 * kPageMargin;
   const auto page = [&](QPainter& p, int column, int row) {
     // In mm of the figure: what this page shows.
