@@ -11,6 +11,8 @@
 #include "app/application.hpp"
 #include "app/dialogs.hpp"
 #include "app/ledger/ledger_actions.hpp"
+#include "app/make/make_panel.hpp"
+#include "app/make/steps_ledger.hpp"
 #include "app/panels/recipe_panel.hpp"
 #include "app/panels/run_panel.hpp"
 #include "app/sheets/parts_ledger.hpp"
@@ -59,6 +61,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   ledger_ = new Ledger(session_, ledgers_);
   ledgers_->addWidget(ledger_);
   ledgers_->addWidget(new PartsLedger(*desk_, ledgers_));
+  making_ = new MakeDesk(session_, this);
+  ledgers_->addWidget(new StepsLedger(*making_, ledgers_));
   grid->addWidget(ledgers_, 1, 0);
   auto* middle = new QWidget(centre);
   auto* stack = new QVBoxLayout(middle);
@@ -70,6 +74,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   sheets_ = new SheetsView(session_, *desk_, tables_);
   tables_->addWidget(bench_);
   tables_->addWidget(sheets_);
+  make_ = new MakeView(*making_, tables_);
+  tables_->addWidget(make_);
   photograph_ = new PhotographView(session_, tables_);
   tables_->addWidget(photograph_);
   stack->addWidget(tables_, 1);
@@ -85,6 +91,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   passes_ = new PassesPanel(session_, panels_);
   panels_->addWidget(passes_);
   panels_->addWidget(new RunPanel(session_, *run_, panels_));
+  auto* make_panel = new MakePanel(session_, *making_, panels_);
+  panels_->addWidget(make_panel);
   look_ = new SecondLook(session_, panels_);
   panels_->addWidget(look_);
   grid->addWidget(panels_, 1, 2);
@@ -103,6 +111,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     setStage(Stage::sheets);
     sheets_panel->pack();
   });
+  make_panel->useActions(actions_);
   copies_ = new CopyActions(
       session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
   lettering_ = new LetteringActions(session_, *typing_, actions_, *notice_, this);
@@ -125,7 +134,10 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
 
   connect(top_, &TopBar::stagePicked, this, &MainWindow::setStage);
   connect(top_, &TopBar::secondLookPicked, this, [this] { showSecondLook(!look_open_); });
-  connect(look_, &SecondLook::showLines, bench_, &Bench::point);
+  connect(look_, &SecondLook::showLines, this, [this](const std::vector<LineRef>& lines) {
+    if (stage_ == Stage::make) setStage(Stage::draft), showSecondLook(true);
+    bench_->point(lines);
+  });
   connect(look_, &SecondLook::showLines, desk_, [this](const std::vector<LineRef>& lines) { desk_->point(lines); });
   connect(bench_, &Bench::filesDropped, this, &MainWindow::take);
   connect(sheets_, &SheetsView::filesDropped, this, &MainWindow::take);
@@ -262,13 +274,17 @@ void MainWindow::watchRun() {
 void MainWindow::setStage(Stage stage) {
   stage_ = stage;
   bench_->setOnMats(stage != Stage::draft);
-  const int at = stage == Stage::sheets ? 1 : 0;
-  const bool held = tables_->currentWidget()->hasFocus();
+  const int at = stage == Stage::sheets ? 1 : stage == Stage::make ? 2 : 0;
+  const QWidget* focus = focusWidget();
+  const bool held = focus && (tables_->currentWidget() == focus || tables_->currentWidget()->isAncestorOf(focus));
+  // What is selected does not show there, so nothing is that keys could remove unseen.
+  if (stage == Stage::make) session_.select({});
+  making_->setOn(stage == Stage::make);
   ledgers_->setCurrentIndex(at);
   tables_->setCurrentIndex(at);
   if (held) tables_->currentWidget()->setFocus();
   // All mats want the room; what the user folds or unfolds there is for that stage.
-  foldLanes(stage == Stage::sheets ? sheets_folded_ : lanes_folded_);
+  foldLanes(lanesFolded());
   look_open_ = false;
   top_->setSecondLookOpen(false);
   top_->setStage(stage);
@@ -277,7 +293,7 @@ void MainWindow::setStage(Stage stage) {
 }
 
 void MainWindow::foldLanes(bool on) {
-  (stage_ == Stage::sheets ? sheets_folded_ : lanes_folded_) = on;
+  lanesFolded() = on;
   lanes_->setFixedHeight(on ? kLanesFolded : kLanesHeight);
 }
 
@@ -286,6 +302,11 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
   // Folded by itself only as the window becomes low, so that it can be unfolded there.
   const bool low = height() < kLowWindow, was_low = event->oldSize().height() < kLowWindow;
   if (low != was_low || !event->oldSize().isValid()) foldLanes(low);
+}
+
+Table& MainWindow::table() {
+  if (stage_ == Stage::make) return make_->table();
+  return stage_ == Stage::sheets ? static_cast<Table&>(*sheets_) : *bench_;
 }
 
 void MainWindow::openStep(int step) { recipe_->openStep(step); }
@@ -457,26 +478,29 @@ void MainWindow::updateActions() {
 
 void MainWindow::addViewActions() {
   actions_.add("find-action", tr("Find an action"), Qt::CTRL | Qt::Key_Space, [this] { top_->finder()->begin(); });
-  const auto on_sheets = [this] { return stage_ == Stage::sheets; };
-  actions_.add("zoom-fit", tr("Zoom to fit"), Qt::CTRL | Qt::Key_0,
-               [this, on_sheets] { on_sheets() ? sheets_->zoomToFit() : bench_->zoomToFit(); });
+  actions_.add("zoom-fit", tr("Zoom to fit"), Qt::CTRL | Qt::Key_0, [this] { table().zoomToFit(); });
   actions_.add("zoom-selection", tr("Zoom to what is selected"), Qt::CTRL | Qt::Key_9,
                [this] { bench_->zoomToSelection(); });
   actions_.add("stacked", tr("Show the layers stacked, as they will lie on each other"), Qt::CTRL | Qt::Key_Y,
                [this] { bench_->setStacked(!bench_->stacked()); });
   actions_.add("show-hidden", tr("Show what upper layers hide"), Qt::CTRL | Qt::SHIFT | Qt::Key_Y,
                [this] { bench_->setHiddenShown(!bench_->hiddenShown()); });
-  const auto zoom = [this, on_sheets](double by) {
-    on_sheets() ? sheets_->zoomBy(by, QRectF(sheets_->rect()).center())
-                : bench_->zoomBy(by, QRectF(bench_->rect()).center());
-  };
+  const auto zoom = [this](double by) { table().zoomBy(by, QRectF(table().rect()).center()); };
   actions_.add("zoom-in", tr("Zoom in"), QKeySequence::ZoomIn, [zoom] { zoom(1.25); });
   actions_.add("zoom-out", tr("Zoom out"), QKeySequence::ZoomOut, [zoom] { zoom(1 / 1.25); });
   actions_.add("stage-draft", tr("Go to Draft"), Qt::ALT | Qt::Key_1, [this] { setStage(Stage::draft); });
   actions_.add("stage-sheets", tr("Go to Sheets"), Qt::ALT | Qt::Key_2, [this] { setStage(Stage::sheets); });
   actions_.add("stage-passes", tr("Go to Passes"), Qt::ALT | Qt::Key_3, [this] { setStage(Stage::passes); });
   actions_.add("stage-run", tr("Go to Run"), Qt::ALT | Qt::Key_4, [this] { setStage(Stage::run); });
-  actions_.add("second-look", tr("Second look: the findings"), Qt::ALT | Qt::Key_5,
+  actions_.add("stage-make", tr("Go to Make"), Qt::ALT | Qt::Key_5, [this] { setStage(Stage::make); });
+  actions_.add(
+      "make-place", tr("Say that the part looked for is in its place, or not after all"), Qt::Key_Return,
+      [this] { making_->toggleInPlace(); }, make_);
+  actions_.add(
+      "make-next", tr("Look for the next part"), Qt::Key_PageDown, [this] { making_->move(1); }, make_);
+  actions_.add(
+      "make-before", tr("Look for the part before"), Qt::Key_PageUp, [this] { making_->move(-1); }, make_);
+  actions_.add("second-look", tr("Second look: the findings"), Qt::ALT | Qt::Key_0,
                [this] { showSecondLook(!look_open_); });
   actions_.add("to-notice", tr("Go to the answers of a notice"), Qt::Key_F6, [this] { notice_->focusAnswer(); });
   actions_.add("fold-lanes", tr("Fold the lanes to one line, or unfold them"), Qt::ALT | Qt::Key_L,

@@ -10,6 +10,7 @@
 #include "app/lanes/lanes.hpp"
 #include "app/ledger/ledger.hpp"
 #include "app/lettering/lettering_actions.hpp"
+#include "app/make/make_view.hpp"
 #include "app/notice.hpp"
 #include "app/panels/passes_panel.hpp"
 #include "app/panels/second_look.hpp"
@@ -34,6 +35,7 @@ class MainWindow : public QMainWindow {
   [[nodiscard]] Bench& bench() { return *bench_; }
   [[nodiscard]] SheetsView& sheets() { return *sheets_; }
   [[nodiscard]] SheetDesk& desk() { return *desk_; }
+  [[nodiscard]] MakeView& make() { return *make_; }
   [[nodiscard]] Typing& typing() { return *typing_; }
   [[nodiscard]] Lanes& lanes() { return *lanes_; }
   [[nodiscard]] Actions& actions() { return actions_; }
@@ -57,6 +59,12 @@ class MainWindow : public QMainWindow {
   void addEditActions();
   void addViewActions();
   void foldLanes(bool on);
+  /// What the stage keeps of that: where all mats or the figure want the room, it is another.
+  [[nodiscard]] bool& lanesFolded() {
+    return stage_ == Stage::sheets || stage_ == Stage::make ? room_folded_ : lanes_folded_;
+  }
+  /// What zooms now.
+  [[nodiscard]] Table& table();
   void takeOtherShelf();
   void takePhotograph(const QString& stock);
   void fillProjectMenu();
@@ -78,6 +86,8 @@ class MainWindow : public QMainWindow {
   Bench* bench_;
   SheetDesk* desk_;
   SheetsView* sheets_;
+  MakeDesk* making_;
+  MakeView* make_;
   class PhotographView* photograph_;
   QStackedWidget *ledgers_, *tables_;
   Notice* notice_;
@@ -92,7 +102,7 @@ class MainWindow : public QMainWindow {
   Lanes* lanes_;
   Stage stage_ = Stage::draft;
   bool look_open_ = false, closing_ = false;
-  bool lanes_folded_ = false, sheets_folded_ = true;
+  bool lanes_folded_ = false, room_folded_ = true;
 };
 
 }  // namespace dotlane

@@ -6,7 +6,6 @@
 #include <QElapsedTimer>
 #include <QFile>
 #include <QPushButton>
-#include <QScrollArea>
 #include <functional>
 
 #include "app/fill/fill_panel.hpp"
@@ -47,7 +46,11 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   Result<void> trouble;
   auto shoot = [&](const char* name) {
     window.session().settle();
-    window.stage() == Stage::sheets ? window.sheets().finishPainting() : window.bench().finishPainting();
+    if (window.stage() == Stage::make) {
+      window.make().figure().finishPainting(), window.make().sheet().finishPainting();
+    } else {
+      window.stage() == Stage::sheets ? window.sheets().finishPainting() : window.bench().finishPainting();
+    }
     if (QWidget* focused = QApplication::focusWidget()) focused->clearFocus();
     wait_for([] { return false; }, 60);
     const std::string path = folder + "/" + name + ".png";
@@ -105,6 +108,15 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     if (lies != layout.laid.end()) window.desk().choose({static_cast<std::size_t>(lies - layout.laid.begin())});
     shoot(scraps ? "scraps" : "sheets");
     window.session().select({});
+    if (!scraps) {
+      // Put together up to the head.
+      window.setStage(Stage::make);
+      window.session().settle();
+      const auto parts = static_cast<int>(layout.parts.size());
+      for (int k = 0; k < 2 * parts / 3; ++k) act("make-place");
+      shoot("make");
+      for (int k = 0; k < 2 * parts / 3; ++k) act("undo");
+    }
     window.setStage(Stage::draft);
   }
   select_first();
@@ -208,16 +220,6 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
       window.session().settle();
     }
     shoot("fill");
-    if (auto* compare = panel ? panel->findChild<QPushButton*>(QStringLiteral("fillCompare")) : nullptr) {
-      compare->click();
-      window.session().settle();
-      wait_for([] { return false; }, 60);
-      auto* ways = panel->findChild<QWidget*>(QStringLiteral("landingPicture"));
-      for (QWidget* w = panel; w; w = w->parentWidget()) {
-        if (auto* area = qobject_cast<QScrollArea*>(w)) area->ensureWidgetVisible(ways);
-      }
-      shoot("fill-ways");
-    }
     window.bench().zoomToFit();
     break;
   }

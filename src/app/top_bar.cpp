@@ -178,7 +178,8 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
   const std::pair<Stage, QString> stages[] = {{Stage::draft, tr("Draft")},
                                               {Stage::sheets, tr("Sheets")},
                                               {Stage::passes, tr("Passes")},
-                                              {Stage::run, tr("Run")}};
+                                              {Stage::run, tr("Run")},
+                                              {Stage::make, tr("Make")}};
   for (const auto& [stage, word] : stages) {
     auto* pill = new StagePill(word, this);
     pill->setObjectName(QStringLiteral("stage%1").arg(static_cast<int>(stage)));
@@ -267,6 +268,12 @@ void TopBar::update() {
       plan.passes.empty()
           ? QString()
           : QStringLiteral("%1  ·  %2").arg(plan.passes.size()).arg(span_text(plan.seconds, plan.spread_seconds())));
+  std::size_t made = 0, to_make = 0;
+  const Layout& layout = session_.derived().layout;
+  for (const auto& laid : layout.laid) {
+    if (layout.parts[laid.part].has_body()) ++to_make, made += laid.in_place ? 1 : 0;
+  }
+  stages_[4]->setState(made == 0 ? QString() : tr("%1 of %2").arg(made).arg(to_make));
   mm_->setChecked(project.unit == LengthUnit::mm);
   inch_->setChecked(project.unit == LengthUnit::inch);
   const auto& findings = session_.derived().findings;

@@ -11,7 +11,7 @@
 
 namespace dotlane {
 
-enum class Stage { draft, sheets, passes, run };
+enum class Stage { draft, sheets, passes, run, make };
 
 /// A pill with a word and, quieter, how things stand.
 class StagePill : public QAbstractButton {

@@ -7,10 +7,18 @@ namespace dotlane::cli {
 
 int guide(Options o, bool json) {
   const auto out = o.value("-o");
-  const bool top_first = o.flag("--top-first"), poster = o.flag("--poster");
+  const bool from_top = o.flag("--top-first"), poster = o.flag("--poster");
+  const auto size = o.value("--paper");
   const Input input = load(o.positional("the project"));
   o.finish();
+  Paper paper = paper_for(input.project.unit);
+  if (size) {
+    const auto [width, height] = size_from("--paper", *size);
+    if (std::min(width, height) < 90 || std::max(width, height) > 2000) refuse("--paper is from 90 to 2000 mm a side");
+    paper = {width, height};
+  }
   if (!out) refuse("-o FILE.pdf, or a folder, is missing");
+  const bool top_first = from_top || input.project.laying.top_first;
   const auto app = application();
   DrawingCache cache;
   const Derived derived = derive(input.project, cache);
@@ -19,15 +27,18 @@ int guide(Options o, bool json) {
   if (steps.empty()) refuse("there is no part that is cut out, and so nothing to put together");
   if (poster) {
     if (!ends_with(*out, ".pdf")) refuse("a poster is written to a .pdf");
-    need(write_poster_pdf(pages, input.project.name, *out));
-    const auto [across, down] = poster_pages(pages.figure());
+    need(write_poster_pdf(pages, input.project.name, *out, paper));
+    const auto [across, down] = poster_pages(pages.figure(), paper);
     json
         ? print_json({{"pages_across", across}, {"pages_down", down}, {"overlap_mm", kPosterOverlap}})
         : print("Wrote " + *out + ": " + std::to_string(across) + " pages across, " + std::to_string(down) + " down\n");
     return 0;
   }
-  need(ends_with(*out, ".pdf") ? write_guide_pdf(pages, input.project.name, *out)
-                               : write_guide_folder(pages, input.project.name, *out));
+  if (ends_with(*out, ".pdf")) {
+    need(write_guide_pdf(pages, input.project.name, *out, paper));
+  } else {
+    need(write_guide_folder(pages, input.project.name, *out));
+  }
   Json list = Json::array();
   std::size_t parts = 0;
   for (const auto& step : steps) {

@@ -61,7 +61,7 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
         -o OUT.svg             what is larger than a sheet in tiles that each fit one, with little seam in sight
   split P [--seam KIND] [--width 10mm] -o P2.dotlane
                                every part of the project that fits none of its sheets, by a seams step
-  guide P -o FILE.pdf|DIR [--top-first] [--poster]
+  guide P -o FILE.pdf|DIR [--top-first] [--poster] [--paper WIDTHxHEIGHT]
                                how it is put together: the figure, a page a step from the back layer up, what is on which sheet;
                                or the figure with its numbers at true scale, on as many pages as it takes
   order IN.svg [--start 0,0] [--seconds 1] [--seed N]

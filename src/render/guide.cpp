@@ -20,8 +20,12 @@
 namespace dotlane {
 namespace {
 
-constexpr double kPageUnits = 4;  // to a millimetre of paper: pens and letters are as large as on a screen
-constexpr double kPageWide = 210, kPageHigh = 297, kPageMargin = 14;
+constexpr double kPageUnits = 4;    // to a millimetre of paper: pens and letters are as large as on a screen
+constexpr double kPageMargin = 14;  // mm
+constexpr double kThinPx = 0.2;     // no outline shows more
+// How a layer lies in the exploded picture: leaning to the right, seen from above, each this share of the figure's
+// larger side above the one below.
+constexpr double kLean = 0.42, kFlat = 0.5, kLift = 0.24;
 
 QString said(const std::string& s) { return QString::fromStdString(s); }
 
@@ -34,54 +38,43 @@ QString size_said(const Box& box, LengthUnit unit) {
            unit == LengthUnit::inch ? QStringLiteral("in") : QStringLiteral("mm"));
 }
 
-/// A number in a ring.
-void paint_number(QPainter& p, QPointF at, int number, bool loud) {
-  const Theme& t = light_theme();
+}  // namespace
+
+void paint_part_number(QPainter& p, QPointF at, int number, bool loud, const Theme& t) {
   const QString text = QString::number(number);
   p.setFont(ui_font(loud ? 12 : 10, true));
   const double high = loud ? 20 : 16, wide = std::max(high, p.fontMetrics().horizontalAdvance(text) + 9.0);
   const QRectF r(at.x() - wide / 2, at.y() - high / 2, wide, high);
+  const QColor paper = t.dark ? t.panel : QColor(Qt::white);
   p.setPen(QPen(loud ? t.accent : t.quiet, loud ? 1.5 : 1));
-  p.setBrush(loud ? t.accent : QColor(Qt::white));
+  p.setBrush(loud ? t.accent : paper);
   p.drawRoundedRect(r, high / 2, high / 2);
-  p.setPen(loud ? QColor(Qt::white) : t.ink);
+  p.setPen(loud ? paper : t.ink);
   p.drawText(r, Qt::AlignCenter, text);
-}
-
-/// A place inside the region to put its number: the middle, or where that is outside, the middle of its longest level
-/// stretch near there.
-Vec place_in(const Region& region) {
-  const Vec middle = centre_of(region);
-  if (encloses(region, middle)) return middle;
-  const Box box = bounds_of(region);
-  Vec best = middle;
-  double most = 0;
-  for (int k = 1; k < 12; ++k) {
-    const double y = box.y0 + box.height() * k / 12;
-    for (const auto& stretch : clip({Polyline{{{box.x0 - 1, y}, {box.x1 + 1, y}}, false}}, region, true)) {
-      const double long_mm = length_of(stretch);
-      if (long_mm > most) most = long_mm, best = lerp(stretch.points.front(), stretch.points.back(), 0.5);
-    }
-  }
-  return best;
 }
 
 QPainterPath path_of(const Region& region, const View& view) {
   QPainterPath out;
   for (const auto& ring : region.rings) {
     QPolygonF polygon;
-    for (const Vec p : ring) polygon.append(view.to_px(p));
+    for (const Vec p : thinned(ring, kThinPx / view.px_per_mm)) polygon.append(view.to_px(p));
     out.addPolygon(polygon);
     out.closeSubpath();
   }
   return out;
 }
 
-}  // namespace
+Paper paper_for(LengthUnit unit) { return unit == LengthUnit::inch ? Paper{215.9, 279.4} : Paper{}; }
 
 AssemblyGuide::AssemblyGuide(const Project& project, const Derived& derived, bool top_first)
-    : project_(project), derived_(derived), steps_(assembly_of(derived.drawing, derived.layout, top_first)) {
+    : project_(project),
+      derived_(derived),
+      top_first_(top_first),
+      steps_(assembly_of(derived.drawing, derived.layout, top_first)) {
+  for (const auto& part : derived.layout.parts) figure_.add(part.bounds());
+  levels_ = levels_of(derived.layout, steps_, top_first);
   pages_.push_back({});
+  if (layers() > 1) pages_.push_back({Page::What::exploded, 0});
   for (std::size_t s = 0; s < steps_.size(); ++s) {
     if (steps_[s].in_tiles) pages_.push_back({Page::What::face_down, s});
     pages_.push_back({Page::What::step, s});
@@ -93,6 +86,8 @@ QString AssemblyGuide::heading(const Page& page) const {
   switch (page.what) {
     case Page::What::figure:
       return said(project_.name);
+    case Page::What::exploded:
+      return QObject::tr("Layer by layer, the back at the bottom");
     case Page::What::step:
       return QObject::tr("Step %1 of %2: %3").arg(page.index + 1).arg(steps_.size()).arg(said(steps_[page.index].name));
     case Page::What::face_down:
@@ -133,14 +128,18 @@ QStringList AssemblyGuide::lines(const Page& page) const {
           "Blades are sharp: put their caps on before you glue. Heated tips stay hot. Card edges cut, too.");
       break;
     }
+    case Page::What::exploded:
+      for (std::size_t k = 0; k < steps_.size(); ++k)
+        out << QObject::tr("Step %1: %2").arg(k + 1).arg(said(steps_[k].name));
+      break;
     case Page::What::step:
       for (const std::size_t part : steps_[page.index].parts) out << partLine(part);
+      out << hints(page);
       break;
     case Page::What::face_down:
-      out << QObject::tr(
-          "Lay the tiles face down as here, mirrored; bring their edges together and tape along the dashed lines.");
+      out << hints(page);
       break;
-    default:
+    case Page::What::sheet:
       for (std::size_t i = 0; i < derived_.layout.parts.size(); ++i) {
         const auto sheets = sheets_with(derived_.layout, i);
         if (std::find(sheets.begin(), sheets.end(), static_cast<int>(page.index) + 1) == sheets.end()) continue;
@@ -150,96 +149,197 @@ QStringList AssemblyGuide::lines(const Page& page) const {
   return out;
 }
 
+QStringList AssemblyGuide::hints(const Page& page) const {
+  if (page.what == Page::What::face_down)
+    return {QObject::tr(
+        "Lay the tiles face down as here, mirrored; bring their edges together and tape along the dashed lines.")};
+  if (page.what == Page::What::step && top_first_ && page.index > 0)
+    return {
+        QObject::tr("Look for an even reveal all round before you press it down: it shows that the layers lie right.")};
+  return {};
+}
+
+Box AssemblyGuide::figure() const { return figure_; }
+
+std::size_t AssemblyGuide::layers() const {
+  return levels_.empty() ? 0 : *std::max_element(levels_.begin(), levels_.end()) + 1;
+}
+
+Affine AssemblyGuide::lifted(std::size_t layer) const {
+  const double lift = kLift * std::max(figure_.width(), figure_.height()) * static_cast<double>(layer);
+  return Affine{1, 0, -kLean, kFlat, 0, -lift};
+}
+
+Box AssemblyGuide::shown(const Page& page) const {
+  Box out;
+  switch (page.what) {
+    case Page::What::face_down:
+      for (const std::size_t part : steps_[page.index].parts) out.add(derived_.layout.parts[part].bounds());
+      return out;
+    case Page::What::sheet:
+      return derived_.layout.sheets[page.index].sheet.area;
+    case Page::What::exploded:
+      for (const std::size_t k : {std::size_t{0}, layers() - 1}) {
+        for (const Vec corner : {Vec{figure_.x0, figure_.y0}, Vec{figure_.x1, figure_.y0}, Vec{figure_.x1, figure_.y1},
+                                 Vec{figure_.x0, figure_.y1}})
+          out.add(lifted(k)(corner));
+      }
+      return out;
+    default:
+      return figure_;
+  }
+}
+
 void AssemblyGuide::paint(QPainter& painter, const QRectF& box, const Page& page) const {
+  const Box all = shown(page);
+  if (!all.empty()) paint(painter, View::fitting(all, box, 12), page, {});
+}
+
+void AssemblyGuide::paint(QPainter& painter, const View& view, const Page& page, const How& how) const {
   painter.save();
   painter.setRenderHint(QPainter::Antialiasing);
   switch (page.what) {
     case Page::What::figure:
-      paintStep(painter, box, nullptr, false);
+      paintStep(painter, view, nullptr, how);
+      break;
+    case Page::What::exploded:
+      paintExploded(painter, view, how);
       break;
     case Page::What::step:
-      paintStep(painter, box, &steps_[page.index], false);
+      paintStep(painter, view, &steps_[page.index], how);
       break;
     case Page::What::face_down:
-      paintStep(painter, box, &steps_[page.index], true);
+      paintFaceDown(painter, view, steps_[page.index], how);
       break;
-    default:
-      paintSheet(painter, box, page.index);
+    case Page::What::sheet:
+      paintSheet(painter, view, page.index, how);
   }
   painter.restore();
 }
 
-void AssemblyGuide::paintStep(QPainter& p, const QRectF& box, const AssemblyStep* step, bool face_down) const {
-  const Theme& t = light_theme();
-  Box all = figure();
-  if (face_down) {
-    all = {};
-    for (const std::size_t part : step->parts) all.add(derived_.layout.parts[part].bounds());
+std::optional<Affine> AssemblyGuide::placed(std::size_t laid, const Page& page) const {
+  const LaidPart& copy = derived_.layout.laid[laid];
+  const Part& part = derived_.layout.parts[copy.part];
+  if (!part.has_body()) return {};
+  const auto step =
+      std::find_if(steps_.begin(), steps_.end(), [&](const AssemblyStep& s) { return s.piece == part.first.piece; });
+  const auto at = static_cast<std::size_t>(step - steps_.begin());
+  switch (page.what) {
+    case Page::What::sheet:
+      if (copy.sheet != derived_.layout.sheets[page.index].sheet.id) return {};
+      return copy.map;
+    case Page::What::face_down:
+      if (at != page.index) return {};
+      return behind(page);
+    case Page::What::exploded:
+      return lifted(levels_[at]);
+    case Page::What::step:
+      if (at > page.index) return {};
+      return Affine{};
+    default:
+      return Affine{};
   }
-  if (all.empty()) return;
-  const View view = View::fitting(all, box, 12);
-  // Seen from behind, everything is the other way round about the middle.
-  const auto seen = [&](const Region& region) {
-    return face_down ? transformed(region, Affine{-1, 0, 0, 1, all.x0 + all.x1, 0}) : region;
-  };
-  const auto order = [&](int piece) {
-    return std::find_if(steps_.begin(), steps_.end(), [&](const AssemblyStep& s) { return s.piece == piece; }) -
-           steps_.begin();
-  };
-  if (!face_down) {
-    Drawing so_far;
-    for (const auto& drawn : derived_.drawing.pieces) {
-      const auto at = order(drawn->piece->id);
-      const bool there = !step || (at < static_cast<std::ptrdiff_t>(steps_.size()) && at <= step - steps_.data());
-      if (there) so_far.pieces.push_back(drawn);
-    }
-    // Where what is still to come will lie.
-    p.setPen(QPen(t.hairline, 1));
-    p.setBrush(Qt::NoBrush);
-    for (const auto& part : derived_.layout.parts) {
-      if (step && part.has_body()) p.drawPath(path_of(part.body(), view));
-    }
-    LineOptions options;
-    options.stacked = true, options.hidden = false;
-    (void)paint_lines(p, view, project_, so_far, t, options);
+}
+
+/// Seen from behind, everything is the other way round about the middle.
+Affine AssemblyGuide::behind(const Page& page) const {
+  const Box all = shown(page);
+  return {-1, 0, 0, 1, all.x0 + all.x1, 0};
+}
+
+void AssemblyGuide::paintStep(QPainter& p, const View& view, const AssemblyStep* step, const How& how) const {
+  const Theme& t = *how.theme;
+  Drawing so_far;
+  for (const auto& drawn : derived_.drawing.pieces) {
+    const auto at =
+        std::find_if(steps_.begin(), steps_.end(), [&](const AssemblyStep& s) { return s.piece == drawn->piece->id; });
+    if (!step || (at != steps_.end() && &*at <= step)) so_far.pieces.push_back(drawn);
   }
-  if (!step) return;
+  // Where what is still to come will lie.
+  p.setPen(QPen(t.hairline, 1));
+  p.setBrush(Qt::NoBrush);
+  for (const auto& part : derived_.layout.parts) {
+    if (step && part.has_body()) p.drawPath(path_of(part.body(), view));
+  }
+  LineOptions options;
+  options.stacked = true, options.hidden = false, options.clip = how.clip, options.stop = how.stop;
+  (void)paint_lines(p, view, project_, so_far, t, options);
+  if (!step || !how.numbered) return;
   for (const std::size_t part : step->parts) {
     const Part& known = derived_.layout.parts[part];
-    const Region body = seen(known.body());
-    const Stock* stock = find_stock(project_, known.stock);
-    if (face_down) {
-      p.setPen(QPen(t.ink, 1));
-      p.setBrush(stock ? to_qcolor(stock->color) : t.field);
-      p.drawPath(path_of(body, view));
-    } else {
-      p.setPen(QPen(t.accent, 2));
-      p.setBrush(Qt::NoBrush);
-      p.drawPath(path_of(body, view));
-    }
-    paint_number(p, view.to_px(place_in(body)), known.number, true);
+    const Region body = known.body();
+    p.setPen(QPen(t.accent, 2));
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(path_of(body, view));
+    paint_part_number(p, view.to_px(number_place(body)), known.number, true, t);
   }
-  if (!face_down) return;
-  const DrawnPiece* drawn = find_drawn(derived_.drawing, step->piece);
+}
+
+void AssemblyGuide::paintFaceDown(QPainter& p, const View& view, const AssemblyStep& step, const How& how) const {
+  const Theme& t = *how.theme;
+  const Affine mirrored = behind({Page::What::face_down, static_cast<std::size_t>(&step - steps_.data())});
+  for (const std::size_t part : step.parts) {
+    const Part& known = derived_.layout.parts[part];
+    const Region body = transformed(known.body(), mirrored);
+    const Stock* stock = find_stock(project_, known.stock);
+    p.setPen(QPen(t.ink, 1));
+    p.setBrush(stock ? to_qcolor(stock->color) : t.field);
+    p.drawPath(path_of(body, view));
+    if (how.numbered) paint_part_number(p, view.to_px(number_place(body)), known.number, true, t);
+  }
+  const DrawnPiece* drawn = find_drawn(derived_.drawing, step.piece);
   for (const auto& outcome : drawn->outcomes) {
     if (!outcome.seamed) continue;
     QPen tape(t.hands, 5, Qt::CustomDashLine, Qt::FlatCap);
     tape.setDashPattern({2.4, 1});
     p.setPen(tape);
-    for (const auto& run : outcome.seamed->runs) {
-      const auto mirrored = [&](Vec q) {
-        const Vec at = drawn->map(q);
-        return view.to_px(Vec{all.x0 + all.x1 - at.x, at.y});
-      };
-      p.drawLine(mirrored(run.seam.a), mirrored(run.seam.b));
-    }
+    for (const auto& run : outcome.seamed->runs)
+      p.drawLine(view.to_px(mirrored(drawn->map(run.seam.a))), view.to_px(mirrored(drawn->map(run.seam.b))));
   }
 }
 
-Box AssemblyGuide::figure() const {
-  Box out;
-  for (const auto& part : derived_.layout.parts) out.add(part.bounds());
-  return out;
+void AssemblyGuide::paintExploded(QPainter& p, const View& view, const How& how) const {
+  const Theme& t = *how.theme;
+  for (std::size_t layer = 0; layer < layers(); ++layer) {
+    if (how.stop && *how.stop) return;
+    const Affine map = lifted(layer);
+    QPolygonF plane;
+    for (const Vec corner : {Vec{figure_.x0, figure_.y0}, Vec{figure_.x1, figure_.y0}, Vec{figure_.x1, figure_.y1},
+                             Vec{figure_.x0, figure_.y1}})
+      plane.append(view.to_px(map(corner)));
+    QColor glass = t.mat;
+    glass.setAlpha(110);
+    p.setPen(QPen(t.mat_edge, 1));
+    p.setBrush(glass);
+    p.drawPolygon(plane);
+    const auto in_layer = [&](int piece) {
+      for (std::size_t s = 0; s < steps_.size(); ++s) {
+        if (steps_[s].piece == piece) return levels_[s] == layer;
+      }
+      return false;
+    };
+    Drawing own;
+    for (const auto& drawn : derived_.drawing.pieces) {
+      if (in_layer(drawn->piece->id)) own.pieces.push_back(drawn);
+    }
+    p.save();
+    // The view is the painter's, so that lines lean as the layer does.
+    const View flat{view.px_per_mm, {}};
+    p.setTransform(QTransform(map.a, map.b, map.c, map.d, view.origin.x() + view.px_per_mm * map.e,
+                              view.origin.y() + view.px_per_mm * map.f),
+                   true);
+    LineOptions options;
+    options.stacked = true, options.hidden = false, options.stop = how.stop;
+    (void)paint_lines(p, flat, project_, own, t, options);
+    p.restore();
+    if (!how.numbered) continue;
+    for (std::size_t s = 0; s < steps_.size(); ++s) {
+      for (std::size_t i = 0; levels_[s] == layer && i < steps_[s].parts.size(); ++i) {
+        const Part& known = derived_.layout.parts[steps_[s].parts[i]];
+        paint_part_number(p, view.to_px(map(number_place(known.body()))), known.number, false, t);
+      }
+    }
+  }
 }
 
 bool AssemblyGuide::anythingIn(const Box& box) const {
@@ -253,14 +353,13 @@ void AssemblyGuide::paintNumbered(QPainter& p, const View& view) const {
   options.stacked = true, options.hidden = false;
   (void)paint_lines(p, view, project_, derived_.drawing, light_theme(), options);
   for (const auto& part : derived_.layout.parts) {
-    if (part.has_body()) paint_number(p, view.to_px(place_in(part.body())), part.number, true);
+    if (part.has_body()) paint_part_number(p, view.to_px(number_place(part.body())), part.number, true, light_theme());
   }
 }
 
-void AssemblyGuide::paintSheet(QPainter& p, const QRectF& box, std::size_t index) const {
-  const Theme& t = light_theme();
+void AssemblyGuide::paintSheet(QPainter& p, const View& view, std::size_t index, const How& how) const {
+  const Theme& t = *how.theme;
   const LaidSheet& laid = derived_.layout.sheets[index];
-  const View view = View::fitting(laid.sheet.area, box, 12);
   const Stock* stock = find_stock(project_, laid.sheet.stock);
   p.setPen(QPen(t.mat_edge, 1));
   p.setBrush(stock ? to_qcolor(stock->color) : t.field);
@@ -269,17 +368,18 @@ void AssemblyGuide::paintSheet(QPainter& p, const QRectF& box, std::size_t index
   } else {
     p.drawPath(path_of(dotlane::area_of(project_, laid.sheet), view));
   }
-  for (const auto& copy : derived_.layout.laid) {
-    if (copy.sheet != laid.sheet.id) continue;
-    const Part& part = derived_.layout.parts[copy.part];
-    if (!part.has_body()) continue;
-    const Region body = body_on_mat(derived_.drawing, part, copy.map);
-    QColor ink = t.ink;
-    if (stock && contrast(stock->color, to_color(ink)) < 3) ink = Qt::white;
+  const Color card = stock ? stock->color : to_color(t.field);
+  const QColor ink = contrast(card, Color{40, 38, 34}) < 3 ? QColor(Qt::white) : QColor(40, 38, 34);
+  for (std::size_t k = 0; k < derived_.layout.laid.size(); ++k) {
+    if (how.stop && *how.stop) return;
+    const Part& part = derived_.layout.parts[derived_.layout.laid[k].part];
+    const auto map = placed(k, {Page::What::sheet, index});
+    if (!map) continue;
+    const Region body = transformed(*part.shape, *map * part.at);
     p.setPen(QPen(ink, 1.2));
     p.setBrush(Qt::NoBrush);
     p.drawPath(path_of(body, view));
-    paint_number(p, view.to_px(place_in(body)), part.number, true);
+    if (how.numbered) paint_part_number(p, view.to_px(number_place(body)), part.number, true, t);
   }
 }
 
@@ -287,9 +387,10 @@ namespace {
 
 /// Heading, picture, lines: in page units.
 void paint_page(QPainter& p, const AssemblyGuide& guide, const AssemblyGuide::Page& page, std::size_t number,
-                const QString& title) {
+                const QString& title, const Paper& paper) {
   const Theme& t = light_theme();
-  const double wide = kPageWide * kPageUnits, high = kPageHigh * kPageUnits, margin = kPageMargin * kPageUnits;
+  const double wide = paper.width_mm * kPageUnits, high = paper.height_mm * kPageUnits,
+               margin = kPageMargin * kPageUnits;
   const QStringList lines = guide.lines(page);
   const bool first = page.what == AssemblyGuide::Page::What::figure;
   p.setPen(t.ink);
@@ -322,8 +423,8 @@ void paint_page(QPainter& p, const AssemblyGuide& guide, const AssemblyGuide::Pa
 namespace {
 
 /// So many pages, each painted in page units.
-Result<void> write_pages(const std::string& title, const std::string& path, int pages,
-                         const std::function<void(QPainter&, int)>& paint) {
+Result<int> write_pages(const std::string& title, const std::string& path, const Paper& paper, int pages,
+                        const std::function<void(QPainter&, int)>& paint) {
   // Written to memory first: the file is replaced whole or not at all.
   QBuffer buffer;
   buffer.open(QIODevice::WriteOnly);
@@ -333,7 +434,7 @@ Result<void> write_pages(const std::string& title, const std::string& path, int 
   pdf.setTitle(said(title));
   pdf.setCreator(QStringLiteral("Dot Lane"));
   pdf.setPageLayout(
-      QPageLayout(QPageSize(QSizeF(kPageWide, kPageHigh), QPageSize::Millimeter, {}, QPageSize::ExactMatch),
+      QPageLayout(QPageSize(QSizeF(paper.width_mm, paper.height_mm), QPageSize::Millimeter, {}, QPageSize::ExactMatch),
                   QPageLayout::Portrait, {}, QPageLayout::Millimeter));
   QPainter p;
   if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
@@ -347,32 +448,36 @@ Result<void> write_pages(const std::string& title, const std::string& path, int 
     p.restore();
   }
   if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
-  return write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
+  const auto ok = write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
+  if (!ok) return tl::unexpected<Error>(ok.error());
+  return pages;
 }
 
 }  // namespace
 
-Result<void> write_guide_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
-  return write_pages(title, path, static_cast<int>(guide.pages().size()), [&](QPainter& p, int i) {
+Result<int> write_guide_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path,
+                            const Paper& paper) {
+  return write_pages(title, path, paper, static_cast<int>(guide.pages().size()), [&](QPainter& p, int i) {
     const auto at = static_cast<std::size_t>(i);
-    paint_page(p, guide, guide.pages()[at], at + 1, said(title));
+    paint_page(p, guide, guide.pages()[at], at + 1, said(title), paper);
   });
 }
 
-std::pair<int, int> poster_pages(const Box& figure) {
-  const auto pages = [](double length, double paper) {
-    const double room = paper - 2 * kPageMargin;
+std::pair<int, int> poster_pages(const Box& figure, const Paper& paper) {
+  const auto pages = [](double length, double side) {
+    const double room = side - 2 * kPageMargin;
     return std::max(1, static_cast<int>(std::ceil((length - kPosterOverlap) / (room - kPosterOverlap) - 1e-9)));
   };
-  return {pages(figure.width(), kPageWide), pages(figure.height(), kPageHigh)};
+  return {pages(figure.width(), paper.width_mm), pages(figure.height(), paper.height_mm)};
 }
 
-Result<void> write_poster_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
+Result<int> write_poster_pdf(const AssemblyGuide& guide, const std::string& title, const std::string& path,
+                             const Paper& paper) {
   const Theme& t = light_theme();
   const Box figure = guide.figure();
-  const std::pair<int, int> pages = poster_pages(figure);
+  const std::pair<int, int> pages = poster_pages(figure, paper);
   const int across = pages.first, down = pages.second;
-  const double wide = kPageWide - 2 * kPageMargin, high = kPageHigh - 2 * kPageMargin;
+  const double wide = paper.width_mm - 2 * kPageMargin, high = paper.height_mm - 2 * kPageMargin;
   const auto page = [&](QPainter& p, int column, int row) {
     // In mm of the figure: what this page shows.
     const double x0 = figure.x0 + column * (wide - kPosterOverlap), y0 = figure.y0 + row * (high - kPosterOverlap);
@@ -420,7 +525,7 @@ Result<void> write_poster_pdf(const AssemblyGuide& guide, const std::string& tit
       if (guide.anythingIn(shown)) used.emplace_back(column, row);
     }
   }
-  return write_pages(title, path, static_cast<int>(used.size()), [&](QPainter& p, int i) {
+  return write_pages(title, path, paper, static_cast<int>(used.size()), [&](QPainter& p, int i) {
     const auto& [column, row] = used[static_cast<std::size_t>(i)];
     page(p, column, row);
   });

@@ -177,8 +177,9 @@ struct Opened {
   }
   /// Goes to a stage by its button in the bar along the top.
   void stage(Stage stage) { click(qPrintable(QStringLiteral("stage%1").arg(static_cast<int>(stage)))); }
-  /// What lies in the middle of the window: the bench, or all sheets.
+  /// What lies in the middle of the window: the bench, all sheets, or the figure that is put together.
   QWidget* table() {
+    if (window.stage() == Stage::make) return &window.make().figure();
     return window.stage() == Stage::sheets ? static_cast<QWidget*>(&window.sheets()) : &window.bench();
   }
   void press(Qt::Key key, Qt::KeyboardModifiers keys = Qt::NoModifier) {
@@ -213,7 +214,7 @@ struct Opened {
   void pick(const std::vector<LineRef>& refs) {
     session().settle();
     if (refs.empty()) return press(Qt::Key_Escape);
-    if (const Stage now = window.stage(); now == Stage::sheets) {  // pieces are listed in the other stages
+    if (const Stage now = window.stage(); now == Stage::sheets || now == Stage::make) {  // pieces are listed elsewhere
       stage(Stage::draft);
       pick(refs);
       return stage(now);

@@ -43,24 +43,39 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
               [this] { askNearStocks(); });
   actions.add("save-guide", tr("Save how it is put together: PDF…"), Qt::ALT | Qt::SHIFT | Qt::Key_P,
               [this] { saveGuide(); });
+  actions.add("save-poster", tr("Save the figure with its numbers at true scale: PDF…"),
+              Qt::ALT | Qt::SHIFT | Qt::Key_O, [this] { savePoster(); });
 }
 
 void FigureActions::saveGuide() {
+  savePages(tr("Save how it is put together"), tr(", put together"),
+            [](const AssemblyGuide& guide, const Project& project, const std::string& path) {
+              return write_guide_pdf(guide, project.name, path, paper_for(project.unit));
+            });
+}
+
+void FigureActions::savePoster() {
+  savePages(tr("Save the figure at true scale"), tr(", true scale"),
+            [](const AssemblyGuide& guide, const Project& project, const std::string& path) {
+              return write_poster_pdf(guide, project.name, path, paper_for(project.unit));
+            });
+}
+
+void FigureActions::savePages(const QString& title, const QString& ending, const Write& write) {
   const QString name = session_.path().isEmpty() ? qs(session_.project().name)
                                                  : QFileInfo(session_.path()).path() + QLatin1Char('/') +
                                                        QFileInfo(session_.path()).completeBaseName();
-  QString path = dialogs().saveFile(notice_.window(), tr("Save how it is put together"),
-                                    name + tr(", put together") + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
+  QString path = dialogs().saveFile(notice_.window(), title, name + ending + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
   if (path.isEmpty()) return;
   if (!path.endsWith(QStringLiteral(".pdf"), Qt::CaseInsensitive)) path += QStringLiteral(".pdf");
-  session_.whenDerived([self = QPointer<FigureActions>(this), path] {
+  session_.whenDerived([self = QPointer<FigureActions>(this), path, write] {
     if (!self) return;
-    self->session_.aside([self, path, derived = self->session_.derivedHandle()]() -> std::function<void()> {
-      const AssemblyGuide guide(derived->project, *derived);
-      const bool any = guide.pages().size() > 1 + derived->layout.sheets.size();
-      const auto done = any ? write_guide_pdf(guide, derived->project.name, path.toStdString()) : Result<void>();
+    self->session_.aside([self, path, write, derived = self->session_.derivedHandle()]() -> std::function<void()> {
+      const AssemblyGuide guide(derived->project, *derived, derived->project.laying.top_first);
+      const bool any = !guide.steps().empty();
+      const Result<int> done = any ? write(guide, derived->project, path.toStdString()) : Result<int>(0);
       const QString problem = done ? QString() : qs(done.error().line());
-      return [self, path, any, problem, pages = guide.pages().size()] {
+      return [self, path, any, problem, pages = static_cast<std::size_t>(done.value_or(0))] {
         if (!self) return;
         if (!any)
           return self->notice_.say(tr("There is no part that is cut out, and so nothing to put together."), true);

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QObject>
+#include <functional>
 
 #include "app/actions.hpp"
 #include "app/notice.hpp"
@@ -9,6 +10,7 @@
 #include "core/layout/how_big.hpp"
 #include "core/layout/near_stocks.hpp"
 #include "core/layout/split/large_parts.hpp"
+#include "render/guide.hpp"
 
 namespace dotlane {
 
@@ -29,6 +31,10 @@ class FigureActions : public QObject {
   void answer(const std::shared_ptr<const Derived>& asked, const HowBig& big);
   void showSizes();
   void saveGuide();
+  void savePoster();
+  /// Writes pages aside, and tells how many they were.
+  using Write = std::function<Result<int>(const AssemblyGuide&, const Project&, const std::string& path)>;
+  void savePages(const QString& title, const QString& ending, const Write& write);
   void askNearStocks();
   void offerUniting(const std::shared_ptr<const Derived>& asked, const std::vector<NearStocks>& pairs);
   /// As it is, or with lower layers trimmed first; nothing where the project is another one by now.

@@ -3,6 +3,7 @@
 #include <set>
 
 #include "app/bench/handles.hpp"
+#include "core/layout/assembly.hpp"
 
 namespace dotlane {
 namespace {
@@ -18,28 +19,6 @@ std::vector<int> loads_of(const Layout& layout) {
   std::set<int> out;
   for (const auto& placed : layout.sheets) out.insert(placed.sheet.load);
   return {out.begin(), out.end()};
-}
-
-/// The place in the body where a number reads best: in the middle of its widest stretch at the height of its centre.
-Vec middle_of(const Region& body, Vec centre) {
-  std::vector<double> crossings;
-  for (const auto& ring : body.rings) {
-    for (std::size_t i = 0; i < ring.size(); ++i) {
-      const Vec a = ring[i], b = ring[(i + 1) % ring.size()];
-      if ((a.y <= centre.y) != (b.y <= centre.y))
-        crossings.push_back(a.x + (b.x - a.x) * (centre.y - a.y) / (b.y - a.y));
-    }
-  }
-  std::sort(crossings.begin(), crossings.end());
-  double widest = 0;
-  Vec out = centre;
-  for (std::size_t i = 0; i + 1 < crossings.size(); i += 2) {
-    if (crossings[i + 1] - crossings[i] > widest) {
-      widest = crossings[i + 1] - crossings[i];
-      out.x = (crossings[i] + crossings[i + 1]) / 2;
-    }
-  }
-  return out;
 }
 
 }  // namespace
@@ -190,8 +169,7 @@ QPointF SheetsView::middle(std::size_t laid) const {
   if (!sheet) return {};
   if (!middles_[laid]) {
     const Part& of = desk_.layout().parts[part.part];
-    middles_[laid] =
-        of.has_body() ? middle_of(transformed(*of.shape, part.map * of.at), part.map(of.centre)) : part.map(of.centre);
+    middles_[laid] = of.has_body() ? number_place(transformed(*of.shape, part.map * of.at)) : part.map(of.centre);
   }
   return view_of(sheet->load).to_px(*middles_[laid]);
 }

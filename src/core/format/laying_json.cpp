@@ -63,6 +63,7 @@ LaySettings read_laying(const Json& json, const std::string& where) {
   LaySettings out;
   f.number("gap_mm", out.gap_mm, 0, 1000);
   f.number("turn_step_deg", out.turn_step_deg, 0, 180);
+  f.boolean("top_first", out.top_first);
   out.unknown = f.unknown();
   return out;
 }
@@ -98,12 +99,14 @@ PartRecord read_part(const Json& json, const std::string& where) {
   f.number("area_mm2", part.area_mm2, 0, kFarthestMm * kFarthestMm);
   f.integer("copies", part.copies, 1, kMostCopies);
   f.integer("together", part.together, 0, kMostIds);
-  f.list("not_now", [&](const Json& value, const std::string& at) {
-    if (!value.is_number_integer() || value.get<std::int64_t>() < 1 || value.get<std::int64_t>() > kMostCopies)
-      throw BadField{at, "the number of a copy is expected"};
-    part.not_now.push_back(value.get<int>());
-  });
-  std::sort(part.not_now.begin(), part.not_now.end());
+  for (const auto& [name, list] : {std::pair{"not_now", &part.not_now}, {"in_place", &part.in_place}}) {
+    f.list(name, [into = list](const Json& value, const std::string& at) {
+      if (!value.is_number_integer() || value.get<std::int64_t>() < 1 || value.get<std::int64_t>() > kMostCopies)
+        throw BadField{at, "the number of a copy is expected"};
+      into->push_back(value.get<int>());
+    });
+    std::sort(list->begin(), list->end());
+  }
   f.list("places", [&](const Json& value, const std::string& at) {
     Fields g(value, at);
     Place place;
@@ -165,6 +168,7 @@ Json to_value(const LaySettings& s) {
   Json j;
   j["gap_mm"] = s.gap_mm;
   j["turn_step_deg"] = s.turn_step_deg;
+  if (s.top_first) j["top_first"] = true;
   keep(j, s.unknown);
   return j;
 }
@@ -192,6 +196,7 @@ Json to_value(const PartRecord& p) {
   j["places"] = list_of(p.places, [](const Place& place) { return to_value(place); });
   if (p.together != 0) j["together"] = p.together;
   if (!p.not_now.empty()) j["not_now"] = p.not_now;
+  if (!p.in_place.empty()) j["in_place"] = p.in_place;
   keep(j, p.unknown);
   return j;
 }

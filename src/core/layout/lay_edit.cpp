@@ -18,7 +18,22 @@ PartRecord& record_in(Project& project, const Drawing& drawing, const Part& part
 void make_copies(PartRecord& record, int copies) {
   record.copies = std::clamp(copies, 1, kMostCopies);
   std::erase_if(record.places, [&](const Place& p) { return p.copy > record.copies; });
-  std::erase_if(record.not_now, [&](int copy) { return copy > record.copies; });
+  for (auto* copies_of : {&record.not_now, &record.in_place})
+    std::erase_if(*copies_of, [&](int copy) { return copy > record.copies; });
+}
+
+/// Notes the copies among those that their records list there, or strikes them off.
+Project list_copies(Project project, const Drawing& drawing, const Layout& layout, const std::vector<std::size_t>& laid,
+                    std::vector<int> PartRecord::*list, bool on) {
+  std::vector<std::size_t> records = layout.records;
+  for (const std::size_t k : laid) {
+    if (k >= layout.laid.size()) continue;
+    const LaidPart& part = layout.laid[k];
+    auto& copies = record_in(project, drawing, layout.parts[part.part], records[part.part]).*list;
+    std::erase(copies, part.copy);
+    if (on) copies.insert(std::lower_bound(copies.begin(), copies.end(), part.copy), part.copy);
+  }
+  return project;
 }
 
 }  // namespace
@@ -104,14 +119,12 @@ Project pin_parts(Project project, const Drawing& drawing, const Layout& layout,
 
 Project set_not_now(Project project, const Drawing& drawing, const Layout& layout, const std::vector<std::size_t>& laid,
                     bool not_now) {
-  std::vector<std::size_t> records = layout.records;
-  for (const std::size_t k : laid) {
-    const LaidPart& part = layout.laid[k];
-    auto& copies = record_in(project, drawing, layout.parts[part.part], records[part.part]).not_now;
-    std::erase(copies, part.copy);
-    if (not_now) copies.insert(std::lower_bound(copies.begin(), copies.end(), part.copy), part.copy);
-  }
-  return project;
+  return list_copies(std::move(project), drawing, layout, laid, &PartRecord::not_now, not_now);
+}
+
+Project set_in_place(Project project, const Drawing& drawing, const Layout& layout,
+                     const std::vector<std::size_t>& laid, bool in_place) {
+  return list_copies(std::move(project), drawing, layout, laid, &PartRecord::in_place, in_place);
 }
 
 Project set_sheet_not_now(Project project, int sheet, bool not_now) {
@@ -176,7 +189,7 @@ Project lay_as_drawn(Project project) {
     for (const auto& place : record.places) record.copies = std::max(record.copies, place.copy);
   }
   std::erase_if(project.parts, [](const PartRecord& r) {
-    return r.places.empty() && r.together == 0 && r.not_now.empty() && r.unknown.empty();
+    return r.places.empty() && r.together == 0 && r.not_now.empty() && r.in_place.empty() && r.unknown.empty();
   });
   return project;
 }

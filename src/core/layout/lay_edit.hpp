@@ -40,7 +40,11 @@ struct Put {
 /// Whether they are left out of the run.
 [[nodiscard]] Project set_not_now(Project project, const Drawing& drawing, const Layout& layout,
                                   const std::vector<std::size_t>& laid, bool not_now);
-/// The same for a sheet with all that lies on it, for a pass by its key, and for all lines of a role.
+/// Whether they have been put in their place in the figure.
+[[nodiscard]] Project set_in_place(Project project, const Drawing& drawing, const Layout& layout,
+                                   const std::vector<std::size_t>& laid, bool in_place);
+/// Leaves a sheet out of the run with all that lies on it, or not; the same for a pass by its key, and for all lines of
+/// a role.
 [[nodiscard]] Project set_sheet_not_now(Project project, int sheet, bool not_now);
 [[nodiscard]] Project set_pass_not_now(Project project, const std::string& key, bool not_now);
 [[nodiscard]] Project set_role_not_now(Project project, Role role, bool not_now);

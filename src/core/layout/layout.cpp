@@ -150,7 +150,10 @@ class Laying {
     const Part& part = out_.parts[number];
     LaidPart out;
     out.part = number, out.copy = copy;
-    out.not_now = record && std::find(record->not_now.begin(), record->not_now.end(), copy) != record->not_now.end();
+    const auto says = [&](const std::vector<int>& copies) {
+      return std::find(copies.begin(), copies.end(), copy) != copies.end();
+    };
+    out.not_now = record && says(record->not_now), out.in_place = record && says(record->in_place);
     const Place* place = nullptr;
     if (record) {
       for (const auto& p : record->places) {

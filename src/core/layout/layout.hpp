@@ -16,7 +16,8 @@ struct LaidPart {
   Affine map;          ///< from the figure onto the mat; as it is drawn where it waits
   bool drawn = false;  ///< it lies as drawn, through the sheet's window
   bool pinned = false;
-  bool not_now = false;  ///< left out of the run, by itself or with its sheet
+  bool not_now = false;   ///< left out of the run, by itself or with its sheet
+  bool in_place = false;  ///< put in its place in the figure by hands that assemble it
 };
 
 /// What lies on a sheet of one piece under one map: a piece as drawn on the mat, with the contours that lie there

@@ -45,6 +45,7 @@ struct PartRecord {
   std::vector<Place> places;  ///< at most one for each copy
   int together = 0;           ///< parts with the same number here are turned and moved as one; 0: on its own
   std::vector<int> not_now;   ///< copies that are left out of the run, in order
+  std::vector<int> in_place;  ///< copies that have been put in their place in the figure, in order
   Unknown unknown{};
   friend bool operator==(const PartRecord&, const PartRecord&) = default;
 };
@@ -92,6 +93,7 @@ struct Sheet {
 struct LaySettings {
   double gap_mm = 2;          ///< kept between parts
   double turn_step_deg = 15;  ///< parts are turned by whole steps of so many degrees; 0: not at all
+  bool top_first = false;     ///< put together from the top layer, as transfers are, not from the back layer up
   Unknown unknown{};
   friend bool operator==(const LaySettings&, const LaySettings&) = default;
 };
