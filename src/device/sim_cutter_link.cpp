@@ -108,8 +108,11 @@ void SimCutterLink::handle(const QByteArray& line) {
   expectAnswer(event != "pause" && event != "wrong-load");
   if (event == "ready") {
     window_ = message.at("window").get<std::size_t>();
-    send(wire::line_of(
-        {{"op", "start"}, {"machine", wire::from_machine(job_.machine)}, {"holders", holders_}, {"scale", scale_}}));
+    send(wire::line_of({{"op", "start"},
+                        {"machine", wire::from_machine(job_.machine)},
+                        {"holders", holders_},
+                        {"scale", scale_},
+                        {"printed", wire::from_printed(job_.printed)}}));
     if (cancelling_) send(wire::line_of({{"op", "cancel"}}));
     sendMore();
   } else if (event == "credit") {
@@ -127,6 +130,8 @@ void SimCutterLink::handle(const QByteArray& line) {
                 record_.seconds,
                 message.at("tool").get<std::string>(),
                 message.at("mat").get<int>()});
+  } else if (event == "marks") {
+    record_.registrations.push_back(wire::to_registration(message));
   } else if (event == "pause") {
     LoadMarker wanted{true, message.at("number").get<int>(), message.at("mat").get<int>(), {}};
     for (const auto& tool : message.at("holders")) wanted.holders.push_back(tool.get<std::string>());

@@ -72,7 +72,8 @@ void SimServer::handle(const QByteArray& line) {
   const auto message = wire::Json::parse(line.begin(), line.end());
   const auto op = message.at("op").get<std::string>();
   if (op == "start") {
-    cutter_ = std::make_unique<Cutter>(wire::to_machine(message.at("machine")), texts(message.at("holders")));
+    cutter_ = std::make_unique<Cutter>(wire::to_machine(message.at("machine")), texts(message.at("holders")),
+                                       wire::to_printed(message.value("printed", wire::Json::array())));
     scale_ = message.value("scale", 1.0);
     over_ = pause_told_ = false;
     since_tick_.start();
@@ -126,6 +127,8 @@ void SimServer::tick() {
 void SimServer::report() {
   since_report_.restart();
   const Vec at = cutter_->position();
+  for (const auto& registration : cutter_->take_registrations())
+    send(wire::line_of(wire::from_registration(registration)));
   const auto marks = cutter_->take_marks();
   send(wire::line_of({{"ev", "progress"},
                       {"x", at.x},

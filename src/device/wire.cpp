@@ -12,6 +12,8 @@ Json from_machine(const Machine& m) {
           {"corner_mm", m.junction_deviation_mm},
           {"lower_s", m.lower_s},
           {"lift_s", m.lift_s},
+          {"border_mm", m.border_mm},
+          {"mark_s", m.mark_s},
           {"holders", m.holders}};
 }
 
@@ -24,6 +26,8 @@ Machine to_machine(const Json& json) {
   m.junction_deviation_mm = std::max(1e-4, json.value("corner_mm", m.junction_deviation_mm));
   m.lower_s = json.value("lower_s", m.lower_s);
   m.lift_s = json.value("lift_s", m.lift_s);
+  m.border_mm = json.value("border_mm", m.border_mm);
+  m.mark_s = json.value("mark_s", m.mark_s);
   m.holders = json.value("holders", m.holders);
   return m;
 }
@@ -50,6 +54,71 @@ std::vector<Mark> to_marks(const Json& json) {
     out.push_back(std::move(mark));
   }
   return out;
+}
+
+namespace {
+
+Json from_points(const std::vector<Vec>& points) {
+  Json out = Json::array();
+  for (const Vec p : points) out.push_back(p.x), out.push_back(p.y);
+  return out;
+}
+
+std::vector<Vec> to_points(const Json& json) {
+  std::vector<Vec> out;
+  for (std::size_t i = 0; i + 1 < json.size(); i += 2)
+    out.push_back({json[i].get<double>(), json[i + 1].get<double>()});
+  return out;
+}
+
+Json from_map(const Affine& m) { return Json{m.a, m.b, m.c, m.d, m.e, m.f}; }
+
+Affine to_map(const Json& json) {
+  const auto n = [&](std::size_t i) { return json.at(i).get<double>(); };
+  return {n(0), n(1), n(2), n(3), n(4), n(5)};
+}
+
+}  // namespace
+
+Json from_printed(const std::vector<PrintedSheet>& printed) {
+  Json out = Json::array();
+  for (const auto& sheet : printed) {
+    std::vector<Vec> dots(sheet.marks.dots.begin(), sheet.marks.dots.end());
+    dots.push_back(sheet.marks.second);
+    Json art = Json::array();
+    for (const auto& ring : sheet.art.rings) art.push_back(from_points(ring));
+    out.push_back({{"sheet", sheet.sheet},
+                   {"mat", sheet.load},
+                   {"placement", from_map(sheet.placement)},
+                   {"dots", from_points(dots)},
+                   {"art", std::move(art)}});
+  }
+  return out;
+}
+
+std::vector<PrintedSheet> to_printed(const Json& json) {
+  std::vector<PrintedSheet> out;
+  for (const auto& item : json) {
+    PrintedSheet sheet;
+    sheet.sheet = item.at("sheet").get<int>(), sheet.load = item.at("mat").get<int>();
+    sheet.placement = to_map(item.at("placement"));
+    const auto dots = to_points(item.at("dots"));
+    for (std::size_t i = 0; i < 4; ++i) sheet.marks.dots[i] = dots.at(i);
+    sheet.marks.second = dots.at(4);
+    for (const auto& ring : item.at("art")) sheet.art.rings.push_back(to_points(ring));
+    out.push_back(std::move(sheet));
+  }
+  return out;
+}
+
+Json from_registration(const Registration& r) {
+  return {
+      {"ev", "marks"}, {"sheet", r.sheet}, {"mat", r.mat}, {"map", from_map(r.map)}, {"residual_mm", r.residual_mm}};
+}
+
+Registration to_registration(const Json& json) {
+  return {json.at("sheet").get<int>(), json.at("mat").get<int>(), to_map(json.at("map")),
+          json.at("residual_mm").get<double>()};
 }
 
 std::string line_of(const Json& message) { return message.dump(-1, ' ', false, Json::error_handler_t::replace) + "\n"; }

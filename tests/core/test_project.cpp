@@ -81,6 +81,11 @@ TEST_CASE("each thing said of machine, mat, stock, tool and run is kept when it 
         p.plan.loaded = {{}, {"pen-black", 0}};
       },
       [](Project& p) { p.plan.by_tool = true; },
+      [](Project& p) { p.machine.reads_marks = false; },
+      [](Project& p) { p.machine.mark_s = 9; },
+      [](Project& p) { p.laying.bleed_mm = 3; },
+      [](Project& p) { p.laying.top_first = true; },
+      [](Project& p) { p.sheets[0].printed = true; },
       [](Project& p) { p.plan.outlines_last = true; },
       [](Project& p) { p.plan.mirrored = true; },
       [](Project& p) { p.plan.not_now = {"a key"}; },

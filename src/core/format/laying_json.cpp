@@ -63,6 +63,7 @@ LaySettings read_laying(const Json& json, const std::string& where) {
   LaySettings out;
   f.number("gap_mm", out.gap_mm, 0, 1000);
   f.number("turn_step_deg", out.turn_step_deg, 0, 180);
+  f.number("bleed_mm", out.bleed_mm, 0, 50);
   f.boolean("top_first", out.top_first);
   out.unknown = f.unknown();
   return out;
@@ -146,6 +147,7 @@ Sheet read_sheet(const Json& json, const std::string& where) {
   if (const Json* outline = f.find("outline_mm")) sheet.outline = read_outline(*outline, f.name_of("outline_mm"));
   f.integer("shelf", sheet.shelf, 0, kMostIds);
   f.boolean("not_now", sheet.not_now);
+  f.boolean("printed", sheet.printed);
   sheet.unknown = f.unknown();
   return sheet;
 }
@@ -160,6 +162,7 @@ Json to_value(const Sheet& s) {
   if (!s.outline.empty()) j["outline_mm"] = to_value(s.outline);
   if (s.shelf != 0) j["shelf"] = s.shelf;
   if (s.not_now) j["not_now"] = true;
+  if (s.printed) j["printed"] = true;
   keep(j, s.unknown);
   return j;
 }
@@ -168,6 +171,7 @@ Json to_value(const LaySettings& s) {
   Json j;
   j["gap_mm"] = s.gap_mm;
   j["turn_step_deg"] = s.turn_step_deg;
+  if (s.bleed_mm != LaySettings{}.bleed_mm) j["bleed_mm"] = s.bleed_mm;
   if (s.top_first) j["top_first"] = true;
   keep(j, s.unknown);
   return j;

@@ -223,6 +223,8 @@ Json to_value(const Machine& m) {
   j["swap_s"] = m.swap_s;
   j["set_s"] = m.set_s;
   if (m.sets_depth) j["sets_depth"] = true;
+  if (!m.reads_marks) j["reads_marks"] = false;
+  if (m.mark_s != Machine{}.mark_s) j["mark_s"] = m.mark_s;
   if (m.jerk_mm_s3 > 0) j["jerk_mm_s3"] = m.jerk_mm_s3;
   if (!m.takes.empty())
     j["takes"] = list_of(m.takes, [](const std::vector<ToolKind>& kinds) {

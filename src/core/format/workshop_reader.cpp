@@ -116,6 +116,8 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
   f.number("swap_s", m.swap_s, 0, 3600);
   f.number("set_s", m.set_s, 0, 3600);
   f.boolean("sets_depth", m.sets_depth);
+  f.boolean("reads_marks", m.reads_marks);
+  f.number("mark_s", m.mark_s, 0, 600);
   f.number("jerk_mm_s3", m.jerk_mm_s3, 0, 1e9);
   f.list(
       "takes",

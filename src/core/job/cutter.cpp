@@ -1,6 +1,7 @@
 #include "core/job/cutter.hpp"
 
 #include <algorithm>
+#include <functional>
 
 #include "core/text_scan.hpp"
 
@@ -29,8 +30,12 @@ bool fits(const std::vector<std::string>& wanted, const std::vector<std::string>
 
 }  // namespace
 
-Cutter::Cutter(Machine machine, std::vector<std::string> holders)
-    : machine_(std::move(machine)), holders_(std::move(holders)), head_(home_of(machine_)) {}
+Cutter::Cutter(Machine machine, std::vector<std::string> holders, std::vector<PrintedSheet> printed, unsigned seed)
+    : machine_(std::move(machine)),
+      holders_(std::move(holders)),
+      printed_(std::move(printed)),
+      seed_(seed),
+      head_(home_of(machine_)) {}
 
 const std::string& Cutter::tool() const {
   static const std::string none;
@@ -47,7 +52,7 @@ void Cutter::feed(std::string_view bytes) {
   }
   if (!read && !faulty_) {
     finish_stroke();
-    steps_.push_back({Step::Kind::fault, {}, 0, {}, read.error().message, 0});
+    steps_.push_back({Step::Kind::fault, {}, 0, {}, read.error().message, 0, {}});
     faulty_ = true;
   }
   if (state_ == State::waiting && !steps_.empty()) state_ = State::running;
@@ -56,7 +61,7 @@ void Cutter::feed(std::string_view bytes) {
 void Cutter::end() {
   if (!parser_.empty() && !faulty_) {
     finish_stroke();
-    steps_.push_back({Step::Kind::fault, {}, 0, {}, "the stream ends in the middle of an instruction", 0});
+    steps_.push_back({Step::Kind::fault, {}, 0, {}, "the stream ends in the middle of an instruction", 0, {}});
   }
   finish_stroke();
   ended_ = true;
@@ -76,7 +81,7 @@ void Cutter::finish_stroke() {
   } else {
     credit_ += open_.bytes;
   }
-  open_ = {Step::Kind::stroke, {}, 0, {}, {}, 0};
+  open_ = {Step::Kind::stroke, {}, 0, {}, {}, 0, {}};
 }
 
 void Cutter::take(const HpglInstruction& in) {
@@ -97,20 +102,25 @@ void Cutter::take(const HpglInstruction& in) {
       open_.bytes += in.bytes;
     }
   } else if (in.code == "SP") {
-    add({Step::Kind::select, {}, first, {}, {}, 0});
+    add({Step::Kind::select, {}, first, {}, {}, 0, {}});
   } else if (in.code == "VS") {
-    add({Step::Kind::speed, {}, first * 10, {}, {}, 0});
+    add({Step::Kind::speed, {}, first * 10, {}, {}, 0, {}});
   } else if (in.code == "CO") {
     const auto marker = marker_from(in.text);
-    if (marker) {
-      add({Step::Kind::marker, {}, 0, *marker, {}, 0});
+    const auto marks = marks_from(in.text);
+    if (marks) {
+      add({Step::Kind::marks, {}, static_cast<double>(marks->sheet), {}, {}, 0, marks->marks});
+    } else if (in.text == kAsLaid) {
+      add({Step::Kind::as_laid, {}, 0, {}, {}, 0, {}});
+    } else if (marker) {
+      add({Step::Kind::marker, {}, 0, *marker, {}, 0, {}});
     } else {
       credit_ += in.bytes;
     }
   } else if (in.code == "IN" || in.code == "FS") {
     credit_ += in.bytes;  // nothing the simulation would show
   } else {
-    add({Step::Kind::fault, {}, 0, {}, "the cutter does not know the instruction " + in.code, 0});
+    add({Step::Kind::fault, {}, 0, {}, "the cutter does not know the instruction " + in.code, 0, {}});
     faulty_ = true;
   }
 }
@@ -142,6 +152,7 @@ bool Cutter::begin() {
         return false;
       case Step::Kind::marker:
         credit_ += step.bytes;
+        if (step.marker.mat != mat_) found_.clear(), moved_ = {};
         mat_ = step.marker.mat;
         if (step.marker.pause) {
           wanted_ = step.marker;
@@ -154,6 +165,27 @@ bool Cutter::begin() {
           return false;
         }
         break;
+      case Step::Kind::as_laid:
+        credit_ += step.bytes;
+        moved_ = {};
+        break;
+      case Step::Kind::marks: {
+        const auto sheet = static_cast<int>(step.number);
+        if (const auto known = found_.find(sheet); known != found_.end()) {
+          credit_ += step.bytes;
+          moved_ = known->second;
+          break;
+        }
+        if (!register_sheet(sheet, step.marks)) return false;
+        // The head is taken to be where it was: way and sensing are in the time.
+        stroke_ = false;
+        motion_ = Motion({head_}, travel_limits(machine_));
+        lower_ = 0, lift_ = machine_.mark_s * static_cast<double>(step.marks.dots.size());
+        t_ = 0;
+        busy_bytes_ = step.bytes;
+        busy_ = true;
+        return true;
+      }
       case Step::Kind::travel:
       case Step::Kind::stroke: {
         stroke_ = step.kind == Step::Kind::stroke;
@@ -162,7 +194,13 @@ bool Cutter::begin() {
           return false;
         }
         std::vector<Vec> points{head_};
-        points.insert(points.end(), step.points.begin(), step.points.end());
+        for (const Vec p : step.points) {
+          points.push_back(moved_(p));
+          if (!(moved_ == Affine{}) && !machine_.mat_area().grown(0.01).contains(points.back())) {
+            fail_run("the printed sheet lies so far from its place that the cut would leave the mat");
+            return false;
+          }
+        }
         motion_ = Motion(points, stroke_ ? pass_limits(machine_, speed_) : travel_limits(machine_));
         lower_ = stroke_ ? machine_.lower_s : 0;
         lift_ = stroke_ ? machine_.lift_s : 0;
@@ -175,6 +213,25 @@ bool Cutter::begin() {
       }
     }
   }
+}
+
+bool Cutter::register_sheet(int sheet, const PrintMarks& marks) {
+  const std::string name = "sheet " + std::to_string(sheet);
+  const auto there = std::find_if(printed_.begin(), printed_.end(),
+                                  [&](const PrintedSheet& p) { return p.sheet == sheet && p.load == mat_; });
+  if (there == printed_.end()) {
+    fail_run("there are no marks of " + name + " on the mat: it has to be printed first");
+    return false;
+  }
+  MarkSensor sensor(*there, seed_ + static_cast<unsigned>(sheet));
+  const FoundMarks found = find_marks(std::ref(sensor), machine_.usable_area(), marks);
+  if (!found.problem.empty()) {
+    fail_run(name + ": " + found.problem);
+    return false;
+  }
+  found_[sheet] = moved_ = found.fit.map;
+  registrations_.push_back({sheet, mat_, moved_, found.fit.residual_mm});
+  return true;
 }
 
 void Cutter::mark_up_to(double t) {
@@ -244,6 +301,8 @@ void Cutter::cancel() {
 }
 
 std::size_t Cutter::take_credit() { return std::exchange(credit_, 0); }
+
+std::vector<Registration> Cutter::take_registrations() { return std::exchange(registrations_, {}); }
 
 std::vector<Mark> Cutter::take_marks() { return std::exchange(marks_, {}); }
 

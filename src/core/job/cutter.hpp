@@ -25,7 +25,8 @@ class Cutter {
   };
 
   /// `holders` is what a person loaded before the start; a start marker that wants something else fails the run.
-  Cutter(Machine machine, std::vector<std::string> holders);
+  /// `printed` lies on the mats; its marks are found by a sensor whose noise is by `seed`.
+  Cutter(Machine machine, std::vector<std::string> holders, std::vector<PrintedSheet> printed = {}, unsigned seed = 1);
 
   /// Takes the next bytes of the stream. A fault in it fails the run once all before it has been carried out.
   void feed(std::string_view bytes);
@@ -54,15 +55,18 @@ class Cutter {
   [[nodiscard]] std::size_t take_credit();
   /// Marks made since the last call. A stroke under way comes in parts, each starting where the one before ended.
   [[nodiscard]] std::vector<Mark> take_marks();
+  /// Sheets whose marks were found since the last call.
+  [[nodiscard]] std::vector<Registration> take_registrations();
 
  private:
   struct Step {
-    enum class Kind { travel, stroke, select, speed, marker, fault } kind;
+    enum class Kind { travel, stroke, select, speed, marker, marks, as_laid, fault } kind;
     std::vector<Vec> points;  // travel: the target; stroke: from the second point on
     double number = 0;
     LoadMarker marker;
     std::string text;
     std::size_t bytes = 0;
+    PrintMarks marks{};  // of the sheet `number`
   };
 
   void take(const HpglInstruction& instruction);
@@ -71,9 +75,16 @@ class Cutter {
   bool begin();  // takes the next step; false when the head has to stop
   void mark_up_to(double t);
   void fail_run(std::string problem);
+  /// Finds the marks of the sheet and takes where it lies into account; false when it cannot.
+  bool register_sheet(int sheet, const PrintMarks& marks);
 
   Machine machine_;
   std::vector<std::string> holders_;
+  std::vector<PrintedSheet> printed_;
+  unsigned seed_;
+  std::map<int, Affine> found_;  // sheets whose marks were found since the mat went in
+  Affine moved_;                 // what follows, from where it is planned to where it is worked
+  std::vector<Registration> registrations_;
   HpglParser parser_;
   std::deque<Step> steps_;
   Step open_{Step::Kind::stroke, {}, 0, {}, {}, 0};  // the stroke being read

@@ -1,5 +1,8 @@
 #include "core/job/job.hpp"
 
+#include <algorithm>
+
+#include "core/layout/print_art.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -30,7 +33,7 @@ class Writer {
       out += i + 1 == n ? ";\n" : i % 64 == 0 ? ";PD" : ",";
     }
   }
-  void marker(const LoadMarker& m) { out += "CO \"" + marker_text(m) + "\";\n"; }
+  void comment(std::string_view text) { out += "CO \"" + std::string(text) + "\";\n"; }
 
  private:
   double mat_height_;
@@ -73,16 +76,82 @@ std::optional<LoadMarker> marker_from(std::string_view text) {
   return m;
 }
 
+std::string marker_text(const MarksMarker& m) {
+  std::string out = "dot-lane marks sheet " + std::to_string(m.sheet);
+  const auto add = [&](Vec p) { out += " " + rounded_text(p.x, 3) + "," + rounded_text(p.y, 3); };
+  for (const Vec dot : m.marks.dots) add(dot);
+  add(m.marks.second);
+  return out;
+}
+
+std::optional<MarksMarker> marks_from(std::string_view text) {
+  constexpr std::string_view kBegin = "dot-lane marks sheet ";
+  if (!text.starts_with(kBegin)) return std::nullopt;
+  const auto words = split(text.substr(kBegin.size()), ' ');
+  if (words.size() != 6) return std::nullopt;
+  MarksMarker out;
+  out.sheet = static_cast<int>(to_integer(words[0]).value_or(0));
+  for (std::size_t i = 0; i < 5; ++i) {
+    TextScan in(words[i + 1]);
+    const auto x = in.number(), y = in.number();
+    if (!x || !y) return std::nullopt;
+    (i < 4 ? out.marks.dots[i] : out.marks.second) = {*x, *y};
+  }
+  return out;
+}
+
+std::vector<PrintedSheet> laid_by_chance(const Project& project, const Layout& layout, const Plan& plan, unsigned seed,
+                                         const Misplaced& within) {
+  std::vector<PrintedSheet> out;
+  std::mt19937 random(seed);
+  const auto chance = [&](double most) {
+    return most * (2 * static_cast<double>(random()) / static_cast<double>(std::mt19937::max()) - 1);
+  };
+  for (const auto& placed : layout.sheets) {
+    const auto pass = std::find_if(plan.passes.begin(), plan.passes.end(),
+                                   [&](const Pass& p) { return p.sheet == placed.sheet.id && p.marks; });
+    if (pass == plan.passes.end()) continue;
+    const Vec centre = placed.sheet.area.centre();
+    PrintedSheet sheet{placed.sheet.id, placed.sheet.load, {}, *pass->marks, {}};
+    const Vec shift{chance(within.shift_mm), chance(within.shift_mm)};
+    const double turn = chance(within.turn_deg), wide = 1 + chance(within.scale), high = 1 + chance(within.scale);
+    sheet.placement = Affine::move(centre.x + shift.x, centre.y + shift.y) * Affine::rotate(turn) *
+                      Affine::scale(wide, high) * Affine::move(-centre.x, -centre.y);
+    // Only what is printed near the marks could be taken for one.
+    std::vector<Region> near;
+    for (const Vec dot : pass->marks->dots)
+      near.push_back(region_of(Box::of(dot.x, dot.y, 0, 0).grown(kMarkSearch + 2 * kMarkDot)));
+    const Region windows = unite(near);
+    const Affine printed = onto_print(project, placed.sheet);
+    std::vector<Region> art;
+    for (const auto& shape : print_art(project, layout, placed))
+      art.push_back(intersect(transformed(shape.area, printed), windows));
+    sheet.art = unite(art);
+    out.push_back(std::move(sheet));
+  }
+  return out;
+}
+
 Job compile(const Plan& plan, const Machine& machine) {
   Writer w(machine.mat.height_mm);
-  if (!plan.passes.empty()) w.marker({false, 0, plan.passes.front().load, held(plan.first_load)});
+  if (!plan.passes.empty())
+    w.comment(marker_text(LoadMarker{false, 0, plan.passes.front().load, held(plan.first_load)}));
   std::size_t pause = 0;
+  int registered = 0;  // the sheet whose marks say where things go
   for (std::size_t i = 0; i < plan.passes.size(); ++i) {
     const Pass& pass = plan.passes[i];
     if (pause < plan.pauses.size() && plan.pauses[pause].before_pass == i) {
       w.out += "PU;\n";
-      w.marker({true, static_cast<int>(pause) + 1, plan.pauses[pause].load, held(plan.pauses[pause].holders)});
+      const Pause& now = plan.pauses[pause];
+      w.comment(marker_text(LoadMarker{true, static_cast<int>(pause) + 1, now.load, held(now.holders)}));
+      if (now.change_mat) registered = 0;
       ++pause;
+    }
+    const int wanted = pass.marks ? pass.sheet : 0;
+    if (wanted != registered) {
+      w.out += "PU;\n";
+      w.comment(pass.marks ? marker_text(MarksMarker{pass.sheet, *pass.marks}) : std::string(kAsLaid));
+      registered = wanted;
     }
     w.out += "SP" + std::to_string(pass.holder) + ";VS" + rounded_text(pass.speed_mm_s / 10, 2) + ";FS" +
              rounded_text(pass.force_gf, 0) + ";\n";
@@ -91,7 +160,7 @@ Job compile(const Plan& plan, const Machine& machine) {
     }
   }
   w.out += "PU;SP0;\n";
-  return {std::move(w.out), machine, plan};
+  return {std::move(w.out), machine, plan, {}};
 }
 
 bool HpglParser::empty() const { return trimmed(pending_).empty(); }

@@ -6,12 +6,17 @@
 //   CO "dot-lane start mat 1 holders 1=pen-black 2=fine-blade";   what is loaded before the first move
 //   CO "dot-lane pause 1 mat 1 holders 1=scoring-tip 2=fine-blade";   stop until exactly this is loaded
 // An empty holder is written "-". Pauses count from 1.
+//   CO "dot-lane marks sheet 2 15,21.4 289.8,21.4 289.8,283.4 15,283.4 22,21.4";   the printed sheet's four dots and
+//   the
+//     small one, mm from the mat's top left: find them; what follows is moved to where the print lies
+//   CO "dot-lane as-laid";   what follows stays where it is
 #pragma once
 
 #include <string>
 #include <vector>
 
 #include "core/error.hpp"
+#include "core/job/mark_sensor.hpp"
 #include "core/plan/plan.hpp"
 
 namespace dotlane {
@@ -22,6 +27,8 @@ struct Job {
   std::string hpgl;
   Machine machine;
   Plan plan;  ///< what the stream was compiled from
+  /// What a rehearsal finds on the mats, with how it lies there; a device knows nothing of it.
+  std::vector<PrintedSheet> printed;
 };
 
 [[nodiscard]] Job compile(const Plan& plan, const Machine& machine);
@@ -58,5 +65,22 @@ struct LoadMarker {
 
 [[nodiscard]] std::string marker_text(const LoadMarker& marker);
 [[nodiscard]] std::optional<LoadMarker> marker_from(std::string_view text);
+
+/// The marks of a printed sheet, to be found.
+struct MarksMarker {
+  int sheet = 0;
+  PrintMarks marks;
+};
+[[nodiscard]] std::string marker_text(const MarksMarker& marker);
+[[nodiscard]] std::optional<MarksMarker> marks_from(std::string_view text);
+inline constexpr std::string_view kAsLaid = "dot-lane as-laid";
+
+/// How far from its place a printed sheet is laid by hand, and how much a printer misses its size.
+struct Misplaced {
+  double shift_mm = 3, turn_deg = 1.5, scale = 0.002;
+};
+/// The printed sheets that the plan works on, each laid down by chance within that.
+[[nodiscard]] std::vector<PrintedSheet> laid_by_chance(const Project& project, const Layout& layout, const Plan& plan,
+                                                       unsigned seed, const Misplaced& within = {});
 
 }  // namespace dotlane

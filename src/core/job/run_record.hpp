@@ -16,6 +16,13 @@ struct Mark {
   std::vector<Vec> points;
 };
 
+/// A printed sheet whose marks were found: what was worked on it was moved by this map, as planned to where it lay.
+struct Registration {
+  int sheet = 0, mat = 1;
+  Affine map;
+  double residual_mm = 0;  ///< the farthest that a mark was from where the map puts it
+};
+
 enum class Outcome { running, done, cancelled, failed };
 
 [[nodiscard]] constexpr const char* word(Outcome o) {
@@ -38,6 +45,7 @@ struct RunRecord {
   double seconds = 0;   ///< of the cutter's own clock: moving, lifting and lowering, hands not counted
   std::map<std::string, double> marked_mm;  ///< by tool id
   std::vector<Mark> marks;
+  std::vector<Registration> registrations;
 };
 
 }  // namespace dotlane

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/layout/print_marks.hpp"
 #include "core/shape/evaluate.hpp"
 
 namespace dotlane {
@@ -59,7 +60,9 @@ Region area_of(const Project& project, const Sheet& sheet) {
 }
 
 Region usable_on(const Project& project, const Sheet& sheet) {
-  return intersect(area_of(project, sheet), as_planned(project, sheet, region_of(project.machine.usable_area())));
+  Region out = intersect(area_of(project, sheet), as_planned(project, sheet, region_of(project.machine.usable_area())));
+  if (const auto marks = marks_of(project, sheet)) out = subtract(out, as_planned(project, sheet, zones_of(*marks)));
+  return out;
 }
 
 Room::Room(const Project& project, const Drawing& drawing, const Layout& layout, const Sheet& sheet,

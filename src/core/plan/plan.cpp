@@ -253,6 +253,7 @@ void run_through(Pass& pass, const Batch& batch, const Project& project, const T
   rules.effort = effort;
   pass.strokes = strokes_of(batch, head, rules);
   pass.contours = static_cast<int>(pass.strokes.size());
+  pass.seconds = pass.marks_s;
   double length = 0;
   std::vector<double> down_s;
   for (const auto& [mm, seconds] : timed(pass.strokes, limits)) {
@@ -395,7 +396,7 @@ Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
     now.repeat = static_cast<int>(at / n);
     now.stroke = at % n;
     if (at > 0) now.head = pass.strokes[(at - 1) % n].end();
-    const double into = (t - (at > 0 ? ends[at - 1] : 0)) / pass.pace.factor;
+    const double into = std::max(0.0, t - (at > 0 ? ends[at - 1] : pass.marks_s)) / pass.pace.factor;
     const std::vector<Vec> points = pass.strokes[now.stroke].points();
     const Motion way({now.head, points.front()}, travel_limits(machine));
     if (into < way.seconds()) {
@@ -475,6 +476,7 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
   std::size_t strokes = 0;
   for (const auto& batch : batches) strokes += strokes_in(batch);
   Vec head = home_of(project.machine);
+  std::set<int> found;  // sheets whose marks were found since the mat went in
   std::vector<Holding> held = loaded_before(project);
   std::vector<std::size_t> place(batches.size());
   std::vector<double> dry(batches.size(), 0);  // when what each runs over is
@@ -498,6 +500,11 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
     pass.index = static_cast<int>(plan.passes.size()) + 1;
     pass.holder = step.holder;
     pass.pause_before = stops;
+    if (step.new_mat) found.clear();
+    const Sheet* sheet = find_sheet(project, pass.sheet);
+    if (sheet && project.machine.reads_marks) pass.marks = marks_of(project, *sheet);
+    if (pass.marks && found.insert(pass.sheet).second)
+      pass.marks_s = static_cast<double>(pass.marks->dots.size()) * project.machine.mark_s * pass.pace.factor;
     TourEffort share = effort;
     share.kicks = effort.kicks * strokes_in(batches[step.task]) / std::max<std::size_t>(1, strokes);
     run_through(pass, batches[step.task], project, share, head);

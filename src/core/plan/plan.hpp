@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "core/layout/layout.hpp"
+#include "core/layout/print_marks.hpp"
 #include "core/plan/motion.hpp"
 #include "core/plan/order.hpp"
 #include "core/plan/precedence.hpp"
@@ -47,14 +48,16 @@ struct Pass {
   /// Times the strokes are run through from the first to the last.
   [[nodiscard]] int rounds() const { return stroke_by_stroke ? 1 : repeats; }
   double force_gf = 0, speed_mm_s = 0, depth = 0;
-  std::vector<Stroke> strokes;  ///< in running order, one round
-  int contours = 0;             ///< strokes of one round
-  double length_mm = 0;         ///< tool down, all repeats
-  double travel_mm = 0;         ///< tool up, all repeats, from where the pass before ended
-  int lifts = 0;                ///< all repeats
-  Pace pace;                    ///< of the machine in this role: it is in the seconds
-  double seconds = 0;           ///< without the pause before it
-  double start_s = 0;           ///< on the clock of the plan, after the pause before it
+  std::vector<Stroke> strokes;      ///< in running order, one round
+  int contours = 0;                 ///< strokes of one round
+  double length_mm = 0;             ///< tool down, all repeats
+  double travel_mm = 0;             ///< tool up, all repeats, from where the pass before ended
+  int lifts = 0;                    ///< all repeats
+  Pace pace;                        ///< of the machine in this role: it is in the seconds
+  std::optional<PrintMarks> marks;  ///< of its sheet, when that is printed and the machine finds them
+  double marks_s = 0;               ///< of the seconds: to find them before the first stroke
+  double seconds = 0;               ///< without the pause before it
+  double start_s = 0;               ///< on the clock of the plan, after the pause before it
   /// When each stroke ends, seconds from start_s: the strokes of the first round, then of the second, and so on.
   std::vector<double> stroke_end_s;
 };

@@ -84,6 +84,8 @@ struct Sheet {
   Outline outline;       ///< of a scrap, mm from the top left corner of its box; empty: the sheet is its whole box
   int shelf = 0;         ///< id of what it is taken from on the shelf; 0: nobody said
   bool not_now = false;  ///< left out of the run
+  bool printed =
+      false;  ///< printed first, with marks by which the cutter finds the print (core/layout/print_marks.hpp)
   Unknown unknown{};
   [[nodiscard]] Box seen() const { return Box::of(window.x, window.y, area.width(), area.height()); }
   friend bool operator==(const Sheet&, const Sheet&) = default;
@@ -93,6 +95,7 @@ struct Sheet {
 struct LaySettings {
   double gap_mm = 2;          ///< kept between parts
   double turn_step_deg = 15;  ///< parts are turned by whole steps of so many degrees; 0: not at all
+  double bleed_mm = 2;        ///< what is printed to an edge that is cut runs on so far beyond it
   bool top_first = false;     ///< put together from the top layer, as transfers are, not from the back layer up
   Unknown unknown{};
   friend bool operator==(const LaySettings&, const LaySettings&) = default;

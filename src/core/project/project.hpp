@@ -200,6 +200,8 @@ struct Machine {
   double swap_s = 45;       ///< hands on one tool swap
   double set_s = 15;        ///< hands on a mark set anew, tool left in; common practice, no published source
   bool sets_depth = false;  ///< the machine sets blade depths itself
+  bool reads_marks = true;  ///< it finds the marks of printed sheets itself
+  double mark_s = 4;        ///< to find one of them, way and all; common practice, no published source
   /// Kinds of tool that each holder takes, by holder; nothing said: all.
   std::vector<std::vector<ToolKind>> takes;
   /// The bar that the mat passes under: what it clears, and how far it reaches before and behind the tip, mm.
