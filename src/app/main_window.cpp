@@ -90,7 +90,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   panels_->addWidget(sheets_panel);
   passes_ = new PassesPanel(session_, panels_);
   panels_->addWidget(passes_);
-  panels_->addWidget(new RunPanel(session_, *run_, panels_));
+  auto* run_panel = new RunPanel(session_, *run_, panels_);
+  panels_->addWidget(run_panel);
   auto* make_panel = new MakePanel(session_, *making_, panels_);
   panels_->addWidget(make_panel);
   look_ = new SecondLook(session_, panels_);
@@ -112,6 +113,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     sheets_panel->pack();
   });
   make_panel->useActions(actions_);
+  connect(run_panel, &RunPanel::printAsked, this, [this] { actions_.find(QStringLiteral("save-print"))->trigger(); });
   copies_ = new CopyActions(
       session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
   lettering_ = new LetteringActions(session_, *typing_, actions_, *notice_, this);
@@ -252,7 +254,11 @@ void MainWindow::watchRun() {
   connect(run_, &RunController::stateChanged, this, [this] {
     using State = RunController::State;
     const State state = run_->state();
-    bench_->showRun(state == State::idle ? nullptr : &run_->record());
+    if (state == State::idle) {
+      bench_->showRun(nullptr);
+    } else {
+      bench_->showRun(&run_->record(), run_->print(), run_->lies());
+    }
     lanes_->setLocked(run_->active());
     lanes_->setTime(state == State::idle ? -1 : run_->planTime());
     if (state != State::idle) bench_->setScrub(-1), bench_->moveHead(run_->head());

@@ -76,14 +76,19 @@ void RunController::start() {
   problem_.clear();
   std::vector<std::string> holders;
   for (const auto& load : plan_->first_load) holders.push_back(load.holds);
+  print_ = std::make_shared<const Print>(derived);
+  lies_.clear();
   starting_ = true;
   set(State::running);
   session_.aside(
-      [self = QPointer<RunController>(this), plan = plan_, machine = session_.project().machine, holders] {
-        auto job = std::make_shared<const Job>(compile(*plan, machine));
+      [self = QPointer<RunController>(this), derived, seed = ++runs_, holders] {
+        auto job = std::make_shared<Job>(compile(derived->plan, derived->project.machine));
+        job->printed = laid_by_chance(derived->project, derived->layout, derived->plan, seed);
         return [self, job, holders] {
           if (!self || !self->starting_) return;  // cancelled meanwhile
           self->starting_ = false;
+          for (const auto& sheet : job->printed) self->lies_[sheet.sheet] = sheet.placement;
+          if (!self->lies_.empty()) emit self->stateChanged();
           self->link_->start(*job, holders);
         };
       },

@@ -6,6 +6,7 @@
 
 #include "app/session.hpp"
 #include "device/cutter_link.hpp"
+#include "render/print_sheet.hpp"
 
 namespace dotlane {
 
@@ -19,6 +20,9 @@ class RunController : public QObject {
   [[nodiscard]] State state() const { return state_; }
   [[nodiscard]] const Plan& plan() const { return *plan_; }  ///< of this run
   [[nodiscard]] const RunRecord& record() const { return link_->record(); }
+  /// What is printed on the sheets of this run, and where they lie instead of where they were planned, by sheet id.
+  [[nodiscard]] const std::shared_ptr<const Print>& print() const { return print_; }
+  [[nodiscard]] const std::map<int, Affine>& lies() const { return lies_; }
   [[nodiscard]] const HeadState& head() const { return head_; }
   [[nodiscard]] const Pause* pause() const;  ///< while paused
   [[nodiscard]] const QString& problem() const { return problem_; }
@@ -49,6 +53,9 @@ class RunController : public QObject {
   std::unique_ptr<CutterLink> link_;
   State state_ = State::idle;
   std::shared_ptr<const Plan> plan_ = std::make_shared<const Plan>();
+  std::shared_ptr<const Print> print_;
+  std::map<int, Affine> lies_;
+  unsigned runs_ = 0;      // so far: printed sheets lie otherwise in each
   bool starting_ = false;  // the job is being compiled aside
   HeadState head_;
   LoadMarker wanted_;

@@ -1,8 +1,10 @@
 // dot-lane-cli: the whole road for scripts and tests.
 #include <QEventLoop>
 
+#include <algorithm>
 #include <cstdio>
 #include <filesystem>
+#include <memory>
 
 #include "cli/fit.hpp"
 #include "cli/guide.hpp"
@@ -20,6 +22,7 @@
 #include "core/text_scan.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "render/job_export.hpp"
+#include "render/print_sheet.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -68,7 +71,11 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes
   check P                      the findings; exit code 1 when one is an error
-  dry-run P [--picture-dir D]  the whole job on the simulated cutter, pauses confirmed as the job wants
+  dry-run P [--picture-dir D] [--seed N]
+                               the whole job on the simulated cutter, pauses confirmed as the job wants; printed sheets are laid
+                               by chance, found by their marks, and the cut compared with the print
+  print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]
+                               what is printed before it is cut, with bleed and marks: one page a sheet, as large as the sheet
   export P -o FILE             .svg .hpgl .plt .png .pdf  [--sheet N] [--pass N] [--per-mm N]
   near-stocks P [--within 5] [-o P2.dotlane]
                                stocks in use whose colours hardly differ, what the lesser ones carry, sheets saved as one
@@ -189,11 +196,13 @@ int check_command(Options o, bool json) {
 
 int dry_run(Options o, bool json) {
   const auto pictures = o.value("--picture-dir");
+  const int seed = o.integer("--seed", 1);
   const Input input = load(o.positional("the project"));
   o.finish();
   const auto app = application();
   DrawingCache cache;
-  const Derived derived = with_better_order(derive(input.project, cache));
+  const auto kept = std::make_shared<const Derived>(with_better_order(derive(input.project, cache)));
+  const Derived& derived = *kept;
   if (derived.plan.passes.empty()) refuse("nothing to run: no line has a role and a tool");
   auto held = [](const std::vector<HolderLoad>& loads) {
     std::vector<std::string> out;
@@ -210,16 +219,23 @@ int dry_run(Options o, bool json) {
     loop.quit();
   });
   link.setTimeScale(0);
-  link.start(compile(derived.plan, input.project.machine), held(derived.plan.first_load));
+  Job job = compile(derived.plan, input.project.machine);
+  job.printed = laid_by_chance(input.project, derived.layout, derived.plan, static_cast<unsigned>(seed));
+  link.start(job, held(derived.plan.first_load));
   if (link.running()) loop.exec();
-  const Json report = run_report(record, derived.plan);
+  Json report = run_report(record, derived.plan);
+  if (!job.printed.empty()) report["printed"] = printed_report(input.project, derived.plan, record, job.printed);
   json ? print_json(report) : print(run_text(report));
   if (pictures) {
     std::error_code status;
     std::filesystem::create_directories(*pictures, status);
+    const Print print(kept);
     for (const auto& sheet : input.project.sheets) {
       const std::string path = *pictures + "/sheet-" + std::to_string(sheet.id) + ".png";
-      need(write_png(outcome_image(input.project, record, sheet, 4), path));
+      const auto lies = std::find_if(job.printed.begin(), job.printed.end(),
+                                     [&](const PrintedSheet& s) { return s.sheet == sheet.id; });
+      const Affine placement = lies == job.printed.end() ? Affine{} : lies->placement;
+      need(write_png(outcome_image(input.project, record, sheet, 4, &print, placement), path));
     }
   }
   return record.outcome == Outcome::done ? 0 : 1;
@@ -245,6 +261,38 @@ int export_command(Options o, bool json) {
   const auto app = application();
   need(export_job(input.project, derived, *out, {selection, per_mm}));
   if (json) print_json(Json{{"file", *out}});
+  return 0;
+}
+
+int print_command(Options o, bool json) {
+  const auto out = o.value("-o");
+  const int number = o.integer("--sheet", 0);
+  const double per_mm = o.number("--per-mm", 12);
+  const Input input = load(o.positional("the project"));
+  o.finish();
+  if (!out) refuse("-o FILE.pdf or FILE.png is missing");
+  if (per_mm > 60) refuse("--per-mm takes up to 60 px a mm");
+  const auto app = application();
+  DrawingCache cache;
+  const Print print(std::make_shared<const Derived>(derive(input.project, cache)));
+  const auto& sheets = print.of().layout.sheets;
+  if (!print.any()) refuse("no sheet is printed first");
+  if (number < 0 || number > static_cast<int>(sheets.size()))
+    refuse("there is no sheet " + std::to_string(number) + "; there are " + std::to_string(sheets.size()));
+  int id = number > 0 ? sheets[static_cast<std::size_t>(number) - 1].sheet.id : 0;
+  if (id != 0 && !print.has(id)) refuse("sheet " + std::to_string(number) + " is not printed first");
+  int pages = 1;
+  if (ends_with(*out, ".pdf")) {
+    pages = need(write_print_pdf(print, id, *out));
+  } else if (ends_with(*out, ".png")) {
+    for (const auto& placed : sheets) {
+      if (id == 0 && placed.sheet.printed) id = placed.sheet.id;
+    }
+    need(write_png(print_image(print, id, per_mm), *out));
+  } else {
+    refuse("a print is written to a .pdf or a .png");
+  }
+  json ? print_json({{"pages", pages}}) : cli::print("Wrote " + *out + ": " + std::to_string(pages) + " pages\n");
   return 0;
 }
 
@@ -305,6 +353,7 @@ int run(std::vector<std::string> words) {
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);
+  if (command == "print") return print_command(std::move(o), json);
   if (command == "export") return export_command(std::move(o), json);
   if (command == "tools" || command == "stocks") return shelf(std::move(o), json, command == "tools");
   refuse("there is no command \"" + command + "\"; try dot-lane-cli help");

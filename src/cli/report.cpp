@@ -186,6 +186,32 @@ Json run_report(const RunRecord& record, const Plan& plan) {
   return out;
 }
 
+Json printed_report(const Project& project, const Plan& plan, const RunRecord& record,
+                    const std::vector<PrintedSheet>& printed) {
+  Json out = Json::array();
+  for (const auto& lies : printed) {
+    const Sheet* sheet = find_sheet(project, lies.sheet);
+    if (!sheet) continue;
+    const Vec centre = sheet->area.centre();
+    const auto told = [&](const Affine& map) {
+      const Displacement by = displacement_of(map, centre);
+      return Json{{"turn_deg", rounded(by.turn_deg)},
+                  {"shift_mm", {rounded(by.shift.x), rounded(by.shift.y)}},
+                  {"scale", {rounded(by.least), rounded(by.most)}}};
+    };
+    Json one{{"sheet_id", lies.sheet}, {"lies", told(lies.placement)}, {"found", nullptr}};
+    for (const auto& found : record.registrations) {
+      if (found.sheet != lies.sheet) continue;
+      one["found"] = told(found.map);
+      one["found"]["residual_mm"] = rounded(found.residual_mm);
+    }
+    const OffPrint off = off_print(plan, record, lies, sheet->area);
+    one["off_print_mm"] = {{"max", rounded(off.most_mm)}, {"mean", rounded(off.mean_mm)}};
+    out.push_back(std::move(one));
+  }
+  return out;
+}
+
 std::string inspect_text(const Json& r) {
   std::string out = "Size " + rounded_text(r["size_mm"][0], 2) + " x " + rounded_text(r["size_mm"][1], 2) + " mm, " +
                     r["unit_source"].get<std::string>() + " (" + rounded_text(r["per_inch"], 2) + " per inch)\n";
@@ -279,6 +305,13 @@ std::string run_text(const Json& r) {
   if (r.contains("problem")) out += r["problem"].get<std::string>() + "\n";
   for (const auto& [tool, mm] : r["marked_mm"].items())
     out += padded(tool, 24, false) + padded(rounded_text(mm, 1), 12) + " mm marked\n";
+  for (const auto& sheet : r.value("printed", Json::array())) {
+    out += "Printed sheet with the id " + std::to_string(sheet["sheet_id"].get<int>()) + ": ";
+    out += sheet["found"].is_null()
+               ? "its marks were not found\n"
+               : "marks found, the cut at most " + rounded_text(sheet["off_print_mm"]["max"].get<double>(), 3) +
+                     " mm off the print\n";
+  }
   return out;
 }
 

@@ -4,6 +4,7 @@
 #include <nlohmann/json.hpp>
 #include <string>
 
+#include "core/job/off_print.hpp"
 #include "core/job/run_record.hpp"
 #include "core/layout/parts.hpp"
 #include "core/project/artwork.hpp"
@@ -19,6 +20,9 @@ using Json = nlohmann::ordered_json;
 [[nodiscard]] Json plan_report(const Plan& plan);
 [[nodiscard]] Json findings_report(const std::vector<Finding>& findings);
 [[nodiscard]] Json run_report(const RunRecord& record, const Plan& plan);
+/// How printed sheets lay, were found, and how far the marks are off the print.
+[[nodiscard]] Json printed_report(const Project& project, const Plan& plan, const RunRecord& record,
+                                  const std::vector<PrintedSheet>& printed);
 
 [[nodiscard]] std::string inspect_text(const Json& report);
 [[nodiscard]] std::string parts_text(const Project& project, const std::vector<Part>& parts);

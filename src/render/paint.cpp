@@ -150,6 +150,32 @@ void paint_usable_area(QPainter& p, const View& view, const Machine& machine, co
   p.drawRect(view.to_px(machine.usable_area()));
 }
 
+void paint_picture(QPainter& p, const View& view, const PrintedPicture& picture, const Affine& lies) {
+  const Picture& all = *picture.picture;
+  const QImage image(all.rgb.data(), all.width, all.height, static_cast<qsizetype>(3) * all.width,
+                     QImage::Format_RGB888);
+  const Affine map = view.onto_pixels() * lies * picture.onto;
+  p.save();
+  p.setRenderHint(QPainter::SmoothPixmapTransform);
+  p.setTransform(QTransform(map.a, map.b, map.c, map.d, map.e, map.f), true);
+  p.drawImage(QPointF(0, 0), image, QRectF(picture.x0, picture.y0, picture.width, picture.height));
+  p.restore();
+}
+
+void paint_dots(QPainter& p, const View& view, const PrintMarks& marks, const Affine& lies) {
+  p.save();
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(Qt::NoPen);
+  p.setBrush(Qt::black);
+  const auto dot = [&](Vec at, double across) {
+    const double r = across / 2 * view.px_per_mm;
+    p.drawEllipse(view.to_px(lies(at)), r, r);
+  };
+  for (const Vec at : marks.dots) dot(at, kMarkDot);
+  dot(marks.second, kMarkSecondDot);
+  p.restore();
+}
+
 void paint_sheets(QPainter& p, const View& view, const Project& project, int load, Space space, const Theme& theme) {
   p.setRenderHint(QPainter::Antialiasing);
   for (const auto& sheet : project.sheets) {
@@ -163,6 +189,8 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
     const bool mirrored = space == Space::mat && project.plan.mirrored;
     if (sheet.outline.empty()) {
       p.drawRoundedRect(view.to_px(box), 2, 2);
+      if (const auto marks = space == Space::mat ? marks_of(project, sheet) : std::nullopt)
+        paint_dots(p, view, *marks, onto_print(project, sheet));
       continue;
     }
     QPainterPath scrap;
@@ -237,6 +265,12 @@ std::size_t paint_lines(QPainter& p, const View& view, const Project& project, c
       p.drawPath(material);
       p.setBrush(Qt::NoBrush);
       p.setRenderHint(QPainter::Antialiasing, !dense);
+    }
+    if (const auto picture = printed_picture(project, piece)) {
+      painter.finish(options.stop);
+      p.setOpacity(options.strength * 0.75);  // so that the lines on it are made out
+      paint_picture(p, view, *picture, {});
+      p.setOpacity(options.strength);
     }
     for (std::size_t i = 0; i < piece.flat->lines.size(); ++i) {
       if (stopped()) break;

@@ -5,6 +5,8 @@
 #include <atomic>
 
 #include "core/job/run_record.hpp"
+#include "core/layout/print_art.hpp"
+#include "core/layout/print_marks.hpp"
 #include "core/plan/plan.hpp"
 #include "core/project/drawing.hpp"
 #include "render/theme.hpp"
@@ -26,6 +28,12 @@ void paint_ghost_mat(QPainter& painter, const View& view, const Machine& machine
 enum class Space { figure, mat, tools };
 void paint_sheets(QPainter& painter, const View& view, const Project& project, int load, Space space,
                   const Theme& theme);
+
+/// A picture where its piece is drawn.
+void paint_picture(QPainter& painter, const View& view, const PrintedPicture& picture, const Affine& lies);
+
+/// The marks of a printed sheet where `lies` puts them.
+void paint_dots(QPainter& painter, const View& view, const PrintMarks& marks, const Affine& lies);
 
 /// The border inside which tools may work, above the sheets.
 void paint_usable_area(QPainter& painter, const View& view, const Machine& machine, const Theme& theme);

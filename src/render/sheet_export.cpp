@@ -72,7 +72,8 @@ QImage sheet_image(const Project& project, const Derived& derived, const ExportS
   return image;
 }
 
-QImage outcome_image(const Project& project, const RunRecord& record, const Sheet& sheet, double px_per_mm) {
+QImage outcome_image(const Project& project, const RunRecord& record, const Sheet& sheet, double px_per_mm,
+                     const Print* print, const Affine& lies) {
   const Theme& theme = light_theme();
   const View view{px_per_mm, QPointF(-sheet.area.x0, -sheet.area.y0) * px_per_mm};
   QImage image(std::max(1, static_cast<int>(std::ceil(sheet.area.width() * px_per_mm))),
@@ -80,6 +81,7 @@ QImage outcome_image(const Project& project, const RunRecord& record, const Shee
   const Stock* stock = find_stock(project, sheet.stock);
   image.fill(stock ? to_qcolor(stock->color) : theme.field);
   QPainter p(&image);
+  if (print) print->paint(p, view, sheet.id, lies);
   paint_marks(p, view, project, record, sheet.load, theme);
   return image;
 }

@@ -8,6 +8,7 @@
 #include "core/format/svg_writer.hpp"
 #include "core/job/run_record.hpp"
 #include "core/road.hpp"
+#include "render/print_sheet.hpp"
 
 namespace dotlane {
 
@@ -15,9 +16,10 @@ namespace dotlane {
 [[nodiscard]] QImage sheet_image(const Project& project, const Derived& derived, const ExportSelection& selection,
                                  double px_per_mm);
 
-/// One sheet as it comes out of the cutter: what the record says was marked, at tip width, on the stock's colour.
+/// One sheet as it comes out of the cutter: what the record says was marked, at tip width, on the stock's colour, over
+/// its print where it `lies`, if there is one.
 [[nodiscard]] QImage outcome_image(const Project& project, const RunRecord& record, const Sheet& sheet,
-                                   double px_per_mm);
+                                   double px_per_mm, const Print* print = nullptr, const Affine& lies = {});
 
 /// A PDF with one page a sheet, at true scale, vector lines; the page is as large as the sheet plus 10 mm around it,
 /// with a 50 mm check line and the figures in the margin. Mirrored when the plan is.

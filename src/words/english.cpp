@@ -27,6 +27,24 @@ const std::map<std::string_view, const char*> kEnglish{
      "{piece} reaches {past|mm1} into the border that the rollers need: it is {width|mm1} x {height|mm1} and the "
      "usable "
      "area is {room-width|mm1} x {room-height|mm1}."},
+    {"numbers-left-out",
+     "{parts|n:part gets:parts get} no number: beside {part} there is no room of 4 mm on its sheet. Leave a larger "
+     "gap, "
+     "or write it by hand."},
+    {"numbers-left-out/back",
+     "{parts|n:part gets:parts get} no number: {part} is too small to carry it on its back. Write it by hand."},
+    {"print-missing",
+     "{lines|n:line is:lines are} to be printed on sheet {sheet|0}, which is not printed before it is cut."},
+    {"print-missing/picture", "A picture is to be printed on sheet {sheet|0}, which is not printed before it is cut."},
+    {"print-no-marks",
+     "Sheet {sheet|0} is printed first and too small for marks, which take {least|mm0} each way: lay it down to the "
+     "tenth of a millimetre."},
+    {"print-no-marks/scrap", "Sheet {sheet|0} is a scrap, and printers take whole sheets: print on another."},
+    {"print-on-marks",
+     "{lines|n:line comes:lines come} within {quiet|mm0} of the marks of sheet {sheet|0}, which then are not found; "
+     "move what they belong to."},
+    {"print-by-hand",
+     "Sheet {sheet|0} is printed first and the machine finds no marks: where it is laid, there it is cut."},
     {"off-sheet", "{piece} reaches {past|mm1} past its sheet; move it or use a larger sheet."},
     {"tool-missing", "{lines|n:line has:lines have} no tool and would be left out; choose one or add it to the rack."},
     {"tool-role", "{tool} cannot {role|role}, and {lines|n:line wants:lines want} it to; choose a tool that can."},
@@ -395,6 +413,7 @@ const std::map<std::string_view, const char*> kEnglish{
     // --- buttons
     {"fix-onto-mat", "Bring onto the mat"},
     {"fix-use-tool", "Use {tool}"},
+    {"fix-print-sheet", "Print the sheet first"},
     {"fix-close-gaps", "Close the gaps"},
     {"fix-remove-doubles", "Remove the doubles"},
     {"fix-cut-last", "Cut last"},

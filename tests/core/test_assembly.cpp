@@ -2,7 +2,10 @@
 #include "core/layout/assembly.hpp"
 
 #include "core/format/project_json.hpp"
+#include "core/geometry/measure.hpp"
 #include "core/layout/lay_edit.hpp"
+#include "core/layout/numbers.hpp"
+#include "core/layout/room.hpp"
 #include "fixtures.hpp"
 #include "random_figures.hpp"
 
@@ -100,4 +103,98 @@ TEST_CASE("copies are noted as in their place, in order, stay so when their piec
   Project back = set_in_place(p, d.drawing, d.layout, {laid_of(0, 1)}, true);
   back = set_in_place(back, d.drawing, d.layout, {laid_of(0, 1)}, false);
   CHECK(to_json(back) == before);
+}
+
+TEST_CASE("numbers are drawn beside their parts on what is left of the sheet, in a light pass of their own") {
+  Project p = demo("wading-heron");
+  const Derived plain = derived(p);
+  CHECK(plain.layout.unnumbered.empty());
+  const auto pen = std::find_if(p.tools.begin(), p.tools.end(), [](const Tool& t) { return serves(t, Role::draw); });
+  REQUIRE(pen != p.tools.end());
+  p.laying.number_tool = pen->id;
+  const Derived d = derived(p);
+  std::vector<std::size_t> numbered;
+  for (const auto& sheet : d.layout.sheets) {
+    if (sheet.pieces.empty() || sheet.pieces.front().drawn->piece->id != kNumbersPiece) continue;
+    const LaidPiece& numbers = sheet.pieces.front();
+    const Region usable = usable_on(p, sheet.sheet);
+    std::vector<Region> bodies;
+    for (const auto& laid : d.layout.laid) {
+      if (laid.sheet == sheet.sheet.id) bodies.push_back(body_on_mat(d.drawing, d.layout.parts[laid.part], laid.map));
+    }
+    const Region all = unite(bodies);
+    const auto& strokes = *numbers.drawn->flat->lines[0].polylines;
+    for (std::size_t c = 0; c < strokes.size(); ++c) {
+      // On no part, and within what tools reach; near the one that it names, and never on another's number.
+      CHECK(clip({strokes[c]}, all, true).empty());
+      CHECK(clip({strokes[c]}, usable, false).empty());
+      const std::size_t k = (*numbers.laid)[0][c];
+      const Region own = body_on_mat(d.drawing, d.layout.parts[d.layout.laid[k].part], d.layout.laid[k].map);
+      CHECK(bounds_of(own).grown(2 * kNumberFar).contains(strokes[c].points.front()));
+      if (numbered.empty() || numbered.back() != k) numbered.push_back(k);
+    }
+  }
+  // Every part has its own or is said to have none.
+  std::vector<std::size_t> every = numbered;
+  every.insert(every.end(), d.layout.unnumbered.begin(), d.layout.unnumbered.end());
+  std::sort(every.begin(), every.end());
+  CHECK(every.size() == d.layout.laid.size());
+  CHECK(std::adjacent_find(every.begin(), every.end()) == every.end());
+  CHECK(numbered.size() >= 15);
+  CHECK((finding(d, "numbers-left-out") != nullptr) == !d.layout.unnumbered.empty());
+  // A pass of its own on each sheet, as light as the pen allows; all else as it was.
+  std::size_t passes = 0;
+  for (const auto& pass : d.plan.passes) {
+    if (!pass.key.ends_with("/numbers")) continue;
+    ++passes;
+    CHECK(pass.role == Role::draw);
+    CHECK(pass.force_gf == pen->min_force_gf);
+  }
+  CHECK(passes > 0);
+  CHECK(d.plan.passes.size() == plain.plan.passes.size() + passes);
+  // Parts that are left out of the run take their numbers along.
+  const Project without = set_not_now(p, d.drawing, d.layout, {numbered.front()}, true);
+  const auto strokes_of = [](const Derived& of) {
+    std::size_t n = 0;
+    for (const auto& pass : of.plan.passes) n += pass.key.ends_with("/numbers") ? pass.strokes.size() : 0;
+    return n;
+  };
+  CHECK(strokes_of(derived(without)) < strokes_of(d));
+  CHECK_FALSE(find_tool(remove_tool(p, pen->id), pen->id) == nullptr);
+}
+
+TEST_CASE("in a mirrored job numbers are on the backs and read right way round there") {
+  Project p = squares({{20, 20}, {60, 20}});
+  p.plan.mirrored = true;
+  p.laying.number_tool = "pen-black";
+  if (!find_tool(p, "pen-black")) p.tools.push_back(*find_tool(four_inks(), "pen-black"));
+  const Derived d = derived(p);
+  CHECK(d.layout.unnumbered.empty());
+  std::size_t seen = 0;
+  for (const auto& pass : d.plan.passes) {
+    if (!pass.key.ends_with("/numbers")) continue;
+    for (const auto& stroke : pass.strokes) {
+      const Part& part = d.layout.parts[d.layout.laid[stroke.laid].part];
+      const auto expected = number_strokes(part.number);
+      REQUIRE(expected.size() == 1);
+      // As the tool meets it: the strokes of the number itself, only moved.
+      auto points = stroke.points();
+      if (stroke.reversed) std::reverse(points.begin(), points.end());
+      REQUIRE(points.size() == expected[0].points.size());
+      const Vec moved = points[0] - expected[0].points[0];
+      for (std::size_t i = 0; i < points.size(); ++i) CHECK(distance(points[i], expected[0].points[i] + moved) < 1e-9);
+      ++seen;
+    }
+  }
+  CHECK(seen == 2);
+}
+
+TEST_CASE("numbers that read otherwise upside down are underlined") {
+  for (const int n : {6, 9, 16, 66, 68, 81, 106}) CHECK(number_strokes(n).back().points.front().y > kNumberHigh / 2);
+  for (const int n : {1, 2, 3, 8, 11, 12, 69, 88, 96, 101, 274}) {
+    CAPTURE(n);
+    for (const auto& stroke : number_strokes(n)) {
+      for (const Vec q : stroke.points) CHECK(q.y <= kNumberHigh / 2 + 1e-9);
+    }
+  }
 }

@@ -7,6 +7,7 @@
 #include "core/geometry/measure.hpp"
 #include "core/job/cutter.hpp"
 #include "core/job/off_print.hpp"
+#include "core/layout/lay_edit.hpp"
 #include "core/layout/print_art.hpp"
 #include "core/layout/room.hpp"
 #include "fixtures.hpp"
@@ -229,7 +230,7 @@ TEST_CASE("parts keep clear of the marks, and small or odd sheets have none") {
 TEST_CASE("what is printed to the edge of a cut runs on beyond it by the bleed, and never over a neighbour") {
   Project p = badges();
   const Derived d = derived(p);
-  REQUIRE(prints(d.layout.sheets[0]));
+  REQUIRE(prints(p, d.layout.sheets[0]));
   const auto area = [](const std::vector<PrintShape>& art, Color color) {
     std::vector<Region> all;
     for (const auto& shape : art) {
@@ -260,4 +261,45 @@ TEST_CASE("what is printed to the edge of a cut runs on beyond it by the bleed, 
   CHECK(encloses(beside[0].area, {90.5, 100}));
   CHECK(encloses(beside[0].area, {47.5, 100}));
   CHECK_FALSE(encloses(beside[0].area, {46.5, 100}));
+}
+
+TEST_CASE("a picture that is printed goes on beyond the cut by the bleed, and lies where its outline lies") {
+  Picture picture{40, 20, {}};
+  for (int y = 0; y < 20; ++y) {
+    for (int x = 0; x < 40; ++x) {
+      const bool dark = x >= 10 && x < 30 && y >= 5 && y < 15;
+      for (int k = 0; k < 3; ++k) picture.rgb.push_back(dark ? 20 : 250);
+    }
+  }
+  int id = 0;
+  Project p = new_project("picture");
+  p = add_picture(std::move(p), picture, "sparks.png", {{"width", 80.0}, {"smoothing", 0.0}}, &id);
+  p = edit_piece(std::move(p), id, [](Piece& piece) { piece.placement = Affine::move(150, 90) * Affine::rotate(90); });
+  const auto laid = [](const Project& q) { return derived(q); };
+  Derived d = laid(p);
+  REQUIRE(d.layout.sheets.size() == 1);
+  CHECK_FALSE(prints(p, d.layout.sheets[0]));
+  CHECK(print_art(p, d.layout, d.layout.sheets[0]).empty());
+  p = edit_piece(std::move(p), id, [](Piece& piece) { piece.source.values["print"] = true; });
+  d = laid(p);
+  REQUIRE(prints(p, d.layout.sheets[0]));
+  const auto art = print_art(p, d.layout, d.layout.sheets[0]);
+  REQUIRE(art.size() == 1);
+  REQUIRE(art[0].picture);
+  // Of 80 x 40 mm the middle half is cut: 40 x 20 mm, turned by a quarter, and 2 mm of bleed with round corners.
+  const Box box = bounds_of(art[0].area);
+  CHECK(box.width() == Approx(20 + 4).margin(0.5));
+  CHECK(box.height() == Approx(40 + 4).margin(0.5));
+  // The picture's dark middle lies in the middle of the part.
+  const Vec centre = art[0].picture->onto({20, 10});
+  CHECK(distance(centre, box.centre()) < 0.5);
+  CHECK(distance(centre, d.layout.parts[0].centre) < 0.5);
+  // On a sheet where it lies turned it goes along.
+  p = set_place(std::move(p), d.drawing, d.layout, 0, {1, d.layout.sheets[0].sheet.id, 30, {200, 200}, false});
+  d = laid(p);
+  const auto turned = print_art(p, d.layout, d.layout.sheets[0]);
+  REQUIRE(turned.size() == 1);
+  const Vec there = turned[0].picture->onto({20, 10});
+  CHECK(distance(there, d.layout.laid[0].map(d.layout.parts[0].centre)) < 0.5);
+  CHECK(encloses(turned[0].area, there));
 }

@@ -85,7 +85,12 @@ TEST_CASE("each thing said of machine, mat, stock, tool and run is kept when it 
       [](Project& p) { p.machine.mark_s = 9; },
       [](Project& p) { p.laying.bleed_mm = 3; },
       [](Project& p) { p.laying.top_first = true; },
-      [](Project& p) { p.sheets[0].printed = true; },
+      [](Project& p) { p.laying.number_tool = "pen-black"; },
+      [](Project& p) {
+        Sheet sheet;
+        sheet.id = 1, sheet.stock = "paper", sheet.area = Box::of(0, 0, 200, 200), sheet.printed = true;
+        p.sheets.push_back(sheet);
+      },
       [](Project& p) { p.plan.outlines_last = true; },
       [](Project& p) { p.plan.mirrored = true; },
       [](Project& p) { p.plan.not_now = {"a key"}; },

@@ -39,7 +39,7 @@ ArtLayer::~ArtLayer() {
 void ArtLayer::start(const View& view, QSize size, double pixel_ratio, Art art) {
   if (stop_) *stop_ = true;  // what is being painted is out of date
   painting_ = epoch_;
-  if (art.segments <= kPaintAtOnce) {
+  if (!art.slow && art.segments <= kPaintAtOnce) {
     image_ = Work{view, size, pixel_ratio, std::move(art), theme().ground}.paint(nullptr);
     image_view_ = view;
     offset_ = {};

@@ -19,6 +19,7 @@ namespace dotlane {
 struct Art {
   std::size_t segments = 0;  ///< of the lines in it, which is what painting costs
   std::function<void(QPainter&, const View&, const QRectF& clip, const std::atomic<bool>* stop)> paint;
+  bool slow = false;  ///< painted aside whatever it holds
 };
 
 class ArtLayer : public QObject {

@@ -239,8 +239,9 @@ void Bench::setScrub(double seconds) {
   update();
 }
 
-void Bench::showRun(const RunRecord* record) {
+void Bench::showRun(const RunRecord* record, std::shared_ptr<const Print> print, std::map<int, Affine> lies) {
   record_ = record;
+  print_ = std::move(print), lies_ = std::move(lies);
   marks_.clear();
   refresh();
 }
@@ -297,14 +298,18 @@ void Bench::paintArt(QPainter& p) {
     options.hidden = stacked_ && hidden_shown_;
     options.shadows = plain;
     options.outlined = under_;
+    if (!record_ && scrub_ >= 0 && (!print_ || &print_->of() != &session_.derived()))
+      print_ = std::make_shared<const Print>(session_.derivedHandle());
+    const auto print = rehearsing && print_ && print_->any() ? print_ : nullptr;
     Drawing drawing = aroundGhost();
     const std::size_t segments = drawing.segments() * (options.stacked ? kFilledCosts : 1);
-    return Art{segments, [project = session_.project(), drawing = std::move(drawing), load = load_,
-                          space = !showsMats() ? Space::figure
-                                  : rehearsing ? Space::tools
-                                               : Space::mat,
-                          options, plain, &look = theme()](QPainter& q, const View& view, const QRectF& clip,
-                                                           const std::atomic<bool>* stop) {
+    return Art{segments,
+               [project = session_.project(), drawing = std::move(drawing), load = load_,
+                space = !showsMats() ? Space::figure
+                        : rehearsing ? Space::tools
+                                     : Space::mat,
+                options, plain, print, lies = lies_,
+                &look = theme()](QPainter& q, const View& view, const QRectF& clip, const std::atomic<bool>* stop) {
                  LineOptions how = options;
                  how.clip = clip, how.stop = stop;
                  if (plain) {
@@ -312,10 +317,16 @@ void Bench::paintArt(QPainter& p) {
                  } else {
                    paint_mat(q, view, project.machine, look, clip);
                    if (!how.stacked) paint_sheets(q, view, project, load, space, look);
+                   for (const auto& sheet : project.sheets) {
+                     const auto at = lies.find(sheet.id);
+                     if (print && sheet.load == load)
+                       print->paint(q, view, sheet.id, at == lies.end() ? Affine{} : at->second);
+                   }
                    paint_usable_area(q, view, project.machine, look);
                  }
                  paint_lines(q, view, project, drawing, look, how);
-               }};
+               },
+               print != nullptr};
   });
 }
 

@@ -17,6 +17,7 @@
 #include "core/project/nodes.hpp"
 #include "core/shape/step_handles.hpp"
 #include "device/cutter_link.hpp"
+#include "render/print_sheet.hpp"
 
 namespace dotlane {
 
@@ -45,7 +46,8 @@ class Bench : public Table {
   /// Shows the plan's marks up to a moment of its clock; a negative time ends that.
   void setScrub(double seconds);
   /// Shows what the cutter has marked and where its head is; null ends that.
-  void showRun(const RunRecord* record);
+  /// Null: no run. Of printed sheets, where they lie instead of where they were planned, by sheet id.
+  void showRun(const RunRecord* record, std::shared_ptr<const Print> print = {}, std::map<int, Affine> lies = {});
   void moveHead(const HeadState& head);
   /// Makes these lines, or the place, stand out until the next selection.
   void point(const std::vector<LineRef>& lines, std::optional<Vec> at = {});
@@ -186,6 +188,8 @@ class Bench : public Table {
 
   MarksLayer marks_;
   const RunRecord* record_ = nullptr;
+  std::shared_ptr<const Print> print_;  // of the run, or of what the play head runs through
+  std::map<int, Affine> lies_;
   HeadState head_;
   double scrub_ = -1;
   std::vector<LineRef> pointed_;

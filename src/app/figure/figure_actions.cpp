@@ -11,6 +11,7 @@
 #include "app/units.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "render/guide.hpp"
+#include "render/print_sheet.hpp"
 
 namespace dotlane {
 namespace {
@@ -49,41 +50,54 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
 
 void FigureActions::saveGuide() {
   savePages(tr("Save how it is put together"), tr(", put together"),
-            [](const AssemblyGuide& guide, const Project& project, const std::string& path) {
-              return write_guide_pdf(guide, project.name, path, paper_for(project.unit));
+            tr("There is no part that is cut out, and so nothing to put together."),
+            [](const std::shared_ptr<const Derived>& of, const std::string& path) -> Result<int> {
+              const AssemblyGuide guide(of->project, *of, of->project.laying.top_first);
+              if (guide.steps().empty()) return 0;
+              return write_guide_pdf(guide, of->project.name, path, paper_for(of->project.unit));
             });
 }
 
 void FigureActions::savePoster() {
   savePages(tr("Save the figure at true scale"), tr(", true scale"),
-            [](const AssemblyGuide& guide, const Project& project, const std::string& path) {
-              return write_poster_pdf(guide, project.name, path, paper_for(project.unit));
+            tr("There is no part that is cut out, and so nothing to put together."),
+            [](const std::shared_ptr<const Derived>& of, const std::string& path) -> Result<int> {
+              const AssemblyGuide guide(of->project, *of, of->project.laying.top_first);
+              if (guide.steps().empty()) return 0;
+              return write_poster_pdf(guide, of->project.name, path, paper_for(of->project.unit));
             });
 }
 
-void FigureActions::savePages(const QString& title, const QString& ending, const Write& write) {
+void FigureActions::savePrint() {
+  savePages(tr("Save what is printed"), tr(", to print"),
+            tr("No sheet is printed first. Say which is, on its card at Sheets."),
+            [](const std::shared_ptr<const Derived>& of, const std::string& path) -> Result<int> {
+              const Print print(of);
+              if (!print.any()) return 0;
+              return write_print_pdf(print, 0, path);
+            });
+}
+
+void FigureActions::savePages(const QString& title, const QString& ending, const QString& nothing, const Write& write) {
   const QString name = session_.path().isEmpty() ? qs(session_.project().name)
                                                  : QFileInfo(session_.path()).path() + QLatin1Char('/') +
                                                        QFileInfo(session_.path()).completeBaseName();
   QString path = dialogs().saveFile(notice_.window(), title, name + ending + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
   if (path.isEmpty()) return;
   if (!path.endsWith(QStringLiteral(".pdf"), Qt::CaseInsensitive)) path += QStringLiteral(".pdf");
-  session_.whenDerived([self = QPointer<FigureActions>(this), path, write] {
+  session_.whenDerived([self = QPointer<FigureActions>(this), path, nothing, write] {
     if (!self) return;
-    self->session_.aside([self, path, write, derived = self->session_.derivedHandle()]() -> std::function<void()> {
-      const AssemblyGuide guide(derived->project, *derived, derived->project.laying.top_first);
-      const bool any = !guide.steps().empty();
-      const Result<int> done = any ? write(guide, derived->project, path.toStdString()) : Result<int>(0);
-      const QString problem = done ? QString() : qs(done.error().line());
-      return [self, path, any, problem, pages = static_cast<std::size_t>(done.value_or(0))] {
-        if (!self) return;
-        if (!any)
-          return self->notice_.say(tr("There is no part that is cut out, and so nothing to put together."), true);
-        if (!problem.isEmpty()) return self->notice_.say(problem, true);
-        self->notice_.say(tr("Saved %1: %2").arg(QFileInfo(path).fileName(), counted(pages, tr("page"), tr("pages"))),
-                          false);
-      };
-    });
+    self->session_.aside(
+        [self, path, nothing, write, derived = self->session_.derivedHandle()]() -> std::function<void()> {
+          const Result<int> done = write(derived, path.toStdString());
+          const QString problem = !done ? qs(done.error().line()) : *done == 0 ? nothing : QString();
+          return [self, path, problem, pages = static_cast<std::size_t>(done.value_or(0))] {
+            if (!self) return;
+            if (!problem.isEmpty()) return self->notice_.say(problem, true);
+            self->notice_.say(
+                tr("Saved %1: %2").arg(QFileInfo(path).fileName(), counted(pages, tr("page"), tr("pages"))), false);
+          };
+        });
   });
 }
 

@@ -32,9 +32,10 @@ class FigureActions : public QObject {
   void showSizes();
   void saveGuide();
   void savePoster();
-  /// Writes pages aside, and tells how many they were.
-  using Write = std::function<Result<int>(const AssemblyGuide&, const Project&, const std::string& path)>;
-  void savePages(const QString& title, const QString& ending, const Write& write);
+  void savePrint();
+  /// Writes pages aside, and tells how many they were; `nothing` where there are none.
+  using Write = std::function<Result<int>(const std::shared_ptr<const Derived>&, const std::string& path)>;
+  void savePages(const QString& title, const QString& ending, const QString& nothing, const Write& write);
   void askNearStocks();
   void offerUniting(const std::shared_ptr<const Derived>& asked, const std::vector<NearStocks>& pairs);
   /// As it is, or with lower layers trimmed first; nothing where the project is another one by now.

@@ -74,6 +74,18 @@ MakePanel::MakePanel(Session& session, MakeDesk& desk, QWidget* parent)
   order_->setToolTip(tr("Card is laid layer on layer from the back. Transfers are laid top layer first."));
   form->addRow(make_label(tr("it grows"), "quiet", body()), order_);
   connect(order_, &QComboBox::activated, this, [this](int at) { desk_.setTopFirst(at == 1); });
+  numbers_ = new QComboBox(body());
+  numbers_->setObjectName(QStringLiteral("makeNumbers"));
+  numbers_->setAccessibleName(tr("What draws the parts' numbers on their sheets"));
+  numbers_->setToolTip(tr(
+      "Lightly beside each part, or on its back where the job is mirrored, in a pass of their own; never on a face."));
+  form->addRow(make_label(tr("numbers on sheets"), "quiet", body()), numbers_);
+  connect(numbers_, &QComboBox::activated, this, [this](int at) {
+    Project next = session_.project();
+    next.laying.number_tool = numbers_->itemData(at).toString().toStdString();
+    const bool on = !next.laying.number_tool.empty();
+    session_.commit(std::move(next), on ? tr("Draw the parts' numbers") : tr("Draw no numbers"));
+  });
   column()->addWidget(make_label(tr("On paper"), "heading", body()));
   paper_ = new QVBoxLayout;
   paper_->setSpacing(6);
@@ -104,7 +116,14 @@ void MakePanel::update() {
   const bool any = desk_.wanted().has_value();
   card_->setVisible(any);
   nothing_->setVisible(!any && desk_.made() && desk_.steps().empty());
-  order_->setCurrentIndex(session_.project().laying.top_first ? 1 : 0);
+  const Project& now = session_.project();
+  order_->setCurrentIndex(now.laying.top_first ? 1 : 0);
+  numbers_->clear();
+  numbers_->addItem(tr("none"), QString());
+  for (const auto& tool : now.tools) {
+    if (serves(tool, Role::draw)) numbers_->addItem(qs(tool.name), qs(tool.id));
+  }
+  numbers_->setCurrentIndex(std::max(0, numbers_->findData(qs(now.laying.number_tool))));
   for (std::size_t i = 0; i < ways_.size(); ++i) ways_[i]->setChecked(static_cast<std::size_t>(desk_.show()) == i);
   for (auto* button : ways_) button->setEnabled(any);
   const std::size_t step = desk_.step();

@@ -26,7 +26,7 @@ class MakePanel : public Panel {
   QLabel *name_, *facts_, *hint_, *nothing_;
   QPushButton *put_, *back_, *forth_;
   std::array<QPushButton*, 3> ways_{};
-  QComboBox* order_;
+  QComboBox *order_, *numbers_;
   QVBoxLayout* paper_;
 };
 

@@ -3,12 +3,14 @@
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QLocale>
+#include <algorithm>
 #include <set>
 
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/check/checks.hpp"
+#include "core/geometry/affine_fit.hpp"
 
 namespace dotlane {
 
@@ -161,6 +163,28 @@ void RunPanel::addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<H
   }
 }
 
+void RunPanel::addPrinted(QVBoxLayout* box, QWidget* parent, int load) {
+  const auto derived = session_.derivedHandle();
+  const Project& project = derived->project;
+  bool any = false;
+  for (const auto& placed : derived->layout.sheets) {
+    if (placed.sheet.load != load || !placed.sheet.printed || placed.sheet.not_now) continue;
+    any = true;
+    const auto number = &placed - derived->layout.sheets.data() + 1;
+    const bool found = project.machine.reads_marks && marks_of(project, placed.sheet);
+    box->addWidget(make_label(
+        found
+            ? tr("Sheet %1 is printed first, at 100 %. Lay it within %2 and 3° of its place, the small dot at the top "
+                 "left; the cutter finds its marks.")
+                  .arg(number)
+                  .arg(length_text(5, project.unit))
+            : tr("Sheet %1 is printed first, at 100 %. Lay it exactly in its place: nothing looks for the print.")
+                  .arg(number),
+        "body", parent));
+  }
+  if (any) addButton(tr("Save what is printed…"), "pill", "savePrint", box, [this] { emit printAsked(); });
+}
+
 void RunPanel::buildReady() {
   const Project& project = session_.project();
   const Plan& plan = session_.derived().plan;
@@ -190,6 +214,7 @@ void RunPanel::buildReady() {
                    1);
     box->addLayout(row);
   }
+  addPrinted(box, card, plan.passes.front().load);
   addHolders(box, card, plan.first_load, false);
   contents_->addWidget(card);
   QStringList checks = thingsToCheck(plan.first_load);
@@ -284,6 +309,7 @@ void RunPanel::buildPause() {
     box->addWidget(make_label(
         tr("Take the mat out and put in mat load %1 with <b>%2</b>.").arg(pause->load).arg(names.join(tr(" and "))),
         "body", card));
+    addPrinted(box, card, pause->load);
   } else {
     box->addWidget(make_label(tr("Leave the mat where it is."), "body", card));
   }
@@ -339,6 +365,21 @@ void RunPanel::buildOver() {
   for (const auto& [tool, mm] : record.marked_mm)
     figure(tool_name(session_.project(), tool), run_length_text(mm, session_.project().unit));
   contents_->addWidget(card);
+  const auto& layout = session_.derived().layout;
+  for (const auto& found : record.registrations) {
+    const Sheet* sheet = layout.sheet(found.sheet);
+    if (!sheet) continue;
+    const auto placed = std::find_if(layout.sheets.begin(), layout.sheets.end(),
+                                     [&](const LaidSheet& s) { return s.sheet.id == found.sheet; });
+    const Displacement by = displacement_of(found.map, sheet->area.centre());
+    contents_->addWidget(make_label(tr("Sheet %1 lay %2 and %3° from its place; its marks agree to %4.")
+                                        .arg(placed - layout.sheets.begin() + 1)
+                                        .arg(length_text(distance({}, by.shift), session_.project().unit))
+                                        .arg(QLocale().toString(std::abs(by.turn_deg), 'f', 1))
+                                        .arg(length_number(found.residual_mm, session_.project().unit, 2) + QChar(' ') +
+                                             unit_word(session_.project().unit)),
+                                    "body", body()));
+  }
   contents_->addWidget(
       make_label(tr("The bench shows what each tool marked, at the width of its tip."), "quiet", body()));
   leads_on_ = addButton(tr("Set up another run"), "soft", "clearRun", contents_, [this] { run_.clear(); });

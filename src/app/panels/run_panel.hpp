@@ -15,6 +15,9 @@ class RunPanel : public Panel {
  public:
   RunPanel(Session& session, RunController& run, QWidget* parent);
 
+ signals:
+  void printAsked();  ///< what is printed is to be saved
+
  private:
   void rebuild();
   void buildReady();
@@ -22,6 +25,8 @@ class RunPanel : public Panel {
   void buildPause();
   void buildOver();
   void progress();
+  /// How printed sheets of a mat load are to be printed and laid down.
+  void addPrinted(QVBoxLayout* box, QWidget* parent, int load);
   void addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads, bool choose);
   [[nodiscard]] QStringList thingsToCheck(const std::vector<HolderLoad>& loads) const;
   QPushButton* addButton(const QString& text, const char* kind, const char* name, QLayout* row,

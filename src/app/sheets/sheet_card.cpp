@@ -102,6 +102,13 @@ SheetCard::SheetCard(Session& session, SheetDesk& desk, QWidget* parent)
   connect(blank_, &QCheckBox::clicked, this, [this](bool on) {
     editStock(on ? tr("The stock is never cut") : tr("The stock may be cut"), "", [&](Stock& x) { x.never_cut = on; });
   });
+  printed_ = new QCheckBox(tr("printed before it is cut"), this);
+  printed_->setObjectName(QStringLiteral("sheetPrinted"));
+  printed_->setToolTip(tr("With dots in its corners by which the cutter finds the print"));
+  box->addWidget(printed_);
+  connect(printed_, &QCheckBox::clicked, this, [this](bool on) {
+    editSheet(on ? tr("Print the sheet first") : tr("Do not print the sheet"), "", [&](Sheet& x) { x.printed = on; });
+  });
   now_ = new QCheckBox(tr("run this time"), this);
   now_->setObjectName(QStringLiteral("sheetNow"));
   now_->setToolTip(tr("What is not run stays where it is"));
@@ -152,7 +159,7 @@ void SheetCard::editSheet(const QString& label, const std::string& key, const st
   for (auto& x : next.sheets) {
     if (x.id == sheet->id) change(x);
   }
-  session_.commit(std::move(next), label, key + std::to_string(sheet->id));
+  session_.commit(std::move(next), label, key.empty() ? key : key + std::to_string(sheet->id));
 }
 
 void SheetCard::editStock(const QString& label, const std::string& key, const std::function<void(Stock&)>& change) {
@@ -200,6 +207,8 @@ void SheetCard::update() {
   top_->setValue(sheet->area.y0, project.unit);
   load_->setValue(sheet->load);
   now_->setChecked(!sheet->not_now);
+  printed_->setChecked(sheet->printed);
+  printed_->setEnabled(sheet->outline.empty() || sheet->printed);
   const bool spare = std::count_if(project.sheets.begin(), project.sheets.end(),
                                    [&](const Sheet& s) { return s.stock == sheet->stock; }) > 1;
   remove_->setEnabled(spare);

@@ -30,7 +30,7 @@ class SheetCard : public QFrame {
   QLabel *swatch_, *name_, *facts_;
   NumberField *width_, *height_, *left_, *top_, *load_, *thick_, *grammage_, *shrinks_;
   QComboBox* grain_;
-  QCheckBox *clear_, *ink_, *blank_, *now_;
+  QCheckBox *clear_, *ink_, *blank_, *printed_, *now_;
   QPushButton *offcut_, *rest_, *remove_;
 };
 

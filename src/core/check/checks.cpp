@@ -9,6 +9,7 @@
 #include "core/check/finding_list.hpp"
 #include "core/check/layout_checks.hpp"
 #include "core/check/lettering_checks.hpp"
+#include "core/check/print_checks.hpp"
 #include "core/check/run_checks.hpp"
 #include "core/check/shape_checks.hpp"
 #include "core/check/stencil_checks.hpp"
@@ -45,6 +46,7 @@ class Checker : FindingList {
     for (auto& finding : check_fills(project_, drawing_, plan_)) out_.push_back(std::move(finding));
     for (auto& finding : check_layout(project_, drawing_, layout_)) out_.push_back(std::move(finding));
     for (auto& finding : check_run(project_, drawing_, layout_, plan_)) out_.push_back(std::move(finding));
+    for (auto& finding : check_print(project_, layout_)) out_.push_back(std::move(finding));
     turned_over();
     notes();
     guesses();
@@ -443,6 +445,9 @@ Project apply_fix(Project project, const Drawing& drawing, const Finding& findin
       return project;
     case Fix::Kind::set_role:
       if (const auto role = role_from(fix.tool)) project = assign_role(std::move(project), lines, *role);
+      return project;
+    case Fix::Kind::print_sheet:
+      for (auto& sheet : project.sheets) sheet.printed = sheet.printed || sheet.id == static_cast<int>(fix.number);
       return project;
     case Fix::Kind::divide: {
       DrawingCache cache;

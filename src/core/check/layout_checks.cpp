@@ -36,6 +36,7 @@ class LayoutChecker : FindingList {
       }
     }
     waiting();
+    numbers();
     grain();
     fills();
     torn();
@@ -116,6 +117,18 @@ class LayoutChecker : FindingList {
       if (distance(x.map(corner), y.map(corner)) > kTornMm) return true;
     }
     return false;
+  }
+
+  void numbers() {
+    const auto& without = layout_.unnumbered;
+    if (without.empty()) return;
+    std::vector<LineRef> lines;
+    for (const std::size_t k : without) {
+      if (lines.empty() || !(lines.back() == ref_of(k))) lines.push_back(ref_of(k));
+    }
+    add("numbers-left-out", Severity::info,
+        {{"parts", static_cast<double>(without.size())}, {"part", name_of(without.front())}}, std::move(lines),
+        project_.plan.mirrored ? "back" : "");
   }
 
   void torn() {

@@ -64,6 +64,7 @@ LaySettings read_laying(const Json& json, const std::string& where) {
   f.number("gap_mm", out.gap_mm, 0, 1000);
   f.number("turn_step_deg", out.turn_step_deg, 0, 180);
   f.number("bleed_mm", out.bleed_mm, 0, 50);
+  f.text("number_tool", out.number_tool);
   f.boolean("top_first", out.top_first);
   out.unknown = f.unknown();
   return out;
@@ -172,6 +173,7 @@ Json to_value(const LaySettings& s) {
   j["gap_mm"] = s.gap_mm;
   j["turn_step_deg"] = s.turn_step_deg;
   if (s.bleed_mm != LaySettings{}.bleed_mm) j["bleed_mm"] = s.bleed_mm;
+  if (!s.number_tool.empty()) j["number_tool"] = s.number_tool;
   if (s.top_first) j["top_first"] = true;
   keep(j, s.unknown);
   return j;

@@ -6,6 +6,7 @@
 #include <set>
 
 #include "core/layout/fill_anew.hpp"
+#include "core/layout/numbers.hpp"
 
 namespace dotlane {
 namespace {
@@ -254,7 +255,11 @@ int Layout::loads() const {
 }
 
 bool Layout::as_figure() const {
-  return std::all_of(laid.begin(), laid.end(), [](const LaidPart& part) { return part.drawn && part.map == Affine{}; });
+  const bool numbered = std::any_of(sheets.begin(), sheets.end(), [](const LaidSheet& s) {
+    return !s.pieces.empty() && s.pieces.front().drawn->piece->id == kNumbersPiece;
+  });
+  return !numbered &&
+         std::all_of(laid.begin(), laid.end(), [](const LaidPart& part) { return part.drawn && part.map == Affine{}; });
 }
 
 const Sheet* Layout::sheet(int id) const {
@@ -303,6 +308,10 @@ Drawing Layout::on_mats(int load) const {
   return out;
 }
 
-Layout lay_out(const Project& project, const Drawing& drawing) { return Laying(project, drawing).take(); }
+Layout lay_out(const Project& project, const Drawing& drawing) {
+  Layout out = Laying(project, drawing).take();
+  add_numbers(project, drawing, out);
+  return out;
+}
 
 }  // namespace dotlane

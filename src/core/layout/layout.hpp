@@ -40,6 +40,7 @@ struct Layout {
   std::vector<std::size_t> records;  ///< for each part, the index of its record in the project; npos where it has none
   std::vector<LaidPart> laid;        ///< by part, then by copy
   std::vector<LaidSheet> sheets;     ///< in load order, then as in the project
+  std::vector<std::size_t> unnumbered;  ///< copies, as in `laid`, that want a number and have no room for it
   [[nodiscard]] int loads() const;
   /// Whether every part lies on the mat where it stands in the figure.
   [[nodiscard]] bool as_figure() const;

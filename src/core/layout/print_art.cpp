@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
 
 #include "core/shape/evaluate.hpp"
 
@@ -21,8 +22,9 @@ Affine onto_print(const Project& project, const Sheet& sheet) {
   return project.plan.mirrored ? Affine{-1, 0, 0, 1, sheet.area.x0 + sheet.area.x1, 0} : Affine{};
 }
 
-bool prints(const LaidSheet& sheet) {
-  return std::any_of(sheet.pieces.begin(), sheet.pieces.end(), [](const LaidPiece& there) {
+bool prints(const Project& project, const LaidSheet& sheet) {
+  return std::any_of(sheet.pieces.begin(), sheet.pieces.end(), [&](const LaidPiece& there) {
+    if (printed_picture(project, *there.drawn)) return true;
     const auto& lines = there.drawn->piece->lines;
     for (std::size_t i = 0; i < lines.size(); ++i) {
       if (lines[i].role == Role::print && !there.drawn->flat->lines[i].polylines->empty()) return true;
@@ -42,6 +44,14 @@ std::vector<PrintShape> print_art(const Project& project, const Layout& layout, 
     boxes[k] = bounds_of(body);
     bodies.emplace(k, std::move(body));
   }
+  /// Without what would lie over other parts.
+  const auto clear_of = [&](Region area, std::size_t laid) {
+    const Box reach = boxes.at(laid).grown(bleed);
+    for (const auto& [other, there] : bodies) {
+      if (other != laid && boxes.at(other).overlaps(reach)) area = subtract(area, there);
+    }
+    return area;
+  };
   /// What is printed of a shape in the copy `laid` of a part.
   const auto within = [&](const Region& shape, std::size_t laid) {
     const auto own = bodies.find(laid);
@@ -51,15 +61,31 @@ std::vector<PrintShape> print_art(const Project& project, const Layout& layout, 
     Region out = unite({intersect(shape, body), subtract(offset(rim, bleed), body)});
     // Its own outside is as good as a bleed, as far as that goes.
     out = unite({out, intersect(subtract(shape, body), offset(body, bleed))});
-    const Box reach = boxes.at(laid).grown(bleed);
-    for (const auto& [other, there] : bodies) {
-      if (other != laid && boxes.at(other).overlaps(reach)) out = subtract(out, there);
-    }
-    return out;
+    return clear_of(std::move(out), laid);
   };
   std::vector<PrintShape> out;
+  const auto add_picture = [&](const LaidPiece& there) {
+    auto picture = printed_picture(project, *there.drawn);
+    if (!picture) return;
+    std::set<std::size_t> copies;  // of parts, that its lines lie in
+    for (const auto& line : *there.laid) copies.insert(line.begin(), line.end());
+    copies.erase(npos);
+    const double w = picture->width, h = picture->height;
+    Ring frame;
+    for (const Vec corner : {Vec{0, 0}, Vec{w, 0}, Vec{w, h}, Vec{0, h}}) frame.push_back(picture->onto(corner));
+    const Region all = region_of({frame}, FillRule::nonzero);
+    std::vector<Region> shown;
+    for (const std::size_t copy : copies) {
+      const auto own = bodies.find(copy);
+      // As within, but that a picture does not end at the cut: it goes on beyond by itself.
+      shown.push_back(own == bodies.end() ? all : clear_of(intersect(all, offset(own->second, bleed)), copy));
+    }
+    Region area = unite(shown);
+    if (!area.empty()) out.push_back({std::move(area), {}, there.drawn->piece->id, std::move(picture)});
+  };
   for (auto there = sheet.pieces.rbegin(); there != sheet.pieces.rend(); ++there) {
     const DrawnPiece& drawn = *there->drawn;
+    add_picture(*there);
     for (std::size_t i = 0; i < drawn.piece->lines.size(); ++i) {
       const Line& line = drawn.piece->lines[i];
       const auto& polylines = *drawn.flat->lines[i].polylines;
@@ -80,7 +106,7 @@ std::vector<PrintShape> print_art(const Project& project, const Layout& layout, 
         if (!shapes.first.empty()) all.push_back(region_of(shapes.first, line.path->fill_rule));
         if (!shapes.second.empty()) all.push_back(buffer(shapes.second, kPrintLine / 2));
         Region area = within(all.size() == 1 ? std::move(all.front()) : unite(all), copy);
-        if (!area.empty()) out.push_back({std::move(area), line.color, drawn.piece->id});
+        if (!area.empty()) out.push_back({std::move(area), line.color, drawn.piece->id, {}});
       }
     }
   }

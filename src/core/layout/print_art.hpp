@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/layout/layout.hpp"
+#include "core/shape/printed_picture.hpp"
 
 namespace dotlane {
 
@@ -11,6 +12,8 @@ struct PrintShape {
   Region area;  ///< mm on the mat, as it is laid out; a job that is mirrored prints it mirrored, see onto_print()
   Color color;
   int piece = 0;
+  /// Where it is set, this picture shows within the area; its map is onto the mat.
+  std::optional<PrintedPicture> picture{};
 };
 
 /// Of one sheet, the first one printed first. A shape that reaches the edge of the part it lies in, or to within
@@ -23,7 +26,7 @@ inline constexpr double kPrintEdge = 0.3;  ///< mm
 /// job.
 [[nodiscard]] Affine onto_print(const Project& project, const Sheet& sheet);
 
-/// Whether anything on the sheet has the role print.
-[[nodiscard]] bool prints(const LaidSheet& sheet);
+/// Whether anything on the sheet is to be printed.
+[[nodiscard]] bool prints(const Project& project, const LaidSheet& sheet);
 
 }  // namespace dotlane

@@ -21,10 +21,11 @@ struct Group {
   std::string tool;
   int sheet, repeats;
   bool stroke_by_stroke;
+  bool numbers;  // of parts: lightly, and left out by themselves
   friend bool operator<(const Group& a, const Group& b) {
     // Light inks first, as a row to begin with.
-    return std::tie(a.load, a.role_rank, b.light, a.tool, a.sheet, a.repeats, a.stroke_by_stroke) <
-           std::tie(b.load, b.role_rank, a.light, b.tool, b.sheet, b.repeats, b.stroke_by_stroke);
+    return std::tie(a.load, a.role_rank, b.light, a.tool, a.sheet, a.repeats, a.stroke_by_stroke, a.numbers) <
+           std::tie(b.load, b.role_rank, a.light, b.tool, b.sheet, b.repeats, b.stroke_by_stroke, b.numbers);
   }
 };
 
@@ -78,7 +79,8 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                           tool->id,
                           placed.sheet.id,
                           repeats,
-                          line.stroke_by_stroke && repeats > 1};
+                          line.stroke_by_stroke && repeats > 1,
+                          piece->piece->id == kNumbersPiece};
         const std::vector<std::size_t>& copy_of = laid[i];
         const auto now = [&](std::size_t c) {
           return !piece->piece->not_now && (copy_of[c] == npos || !layout.laid[copy_of[c]].not_now);
@@ -92,12 +94,14 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           p.stroke_by_stroke = group.stroke_by_stroke;
           p.force_gf =
               std::clamp(setting.force_gf, tool->min_force_gf, std::max(tool->min_force_gf, tool->max_force_gf));
+          if (group.numbers) p.force_gf = tool->min_force_gf;
           p.force_gf = std::min(p.force_gf, project.machine.max_force_gf);
           p.speed_mm_s = setting.speed_mm_s;
           p.depth = setting.depth;
           p.pace = pace_of(project.machine, line.role);
           p.key = std::to_string(p.load) + "/" + std::to_string(p.sheet) + "/" + std::string(word(p.role)) + "/" +
-                  p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "");
+                  p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "") +
+                  (group.numbers ? "/numbers" : "");
         }
         if (std::find(left_out.begin(), left_out.end(), batch.pass.key) != left_out.end()) continue;
         if (std::find(roles_left_out.begin(), roles_left_out.end(), line.role) != roles_left_out.end()) continue;

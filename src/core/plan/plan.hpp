@@ -33,7 +33,7 @@ struct Stroke {
 /// One tool over one sheet in one role.
 struct Pass {
   /// A stable name, by which it is left out of a run: "load/sheet/role/tool/repeats", and "/strokes" when stroke by
-  /// stroke.
+  /// stroke, "/numbers" when it writes the numbers of parts.
   std::string key;
   int index = 1;  ///< 1-based, in running order
   int load = 1;

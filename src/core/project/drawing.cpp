@@ -74,7 +74,7 @@ std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach) {
   std::optional<LineRef> best;
   double nearest = reach;
   for (const auto& piece : drawing.pieces) {
-    if (!piece->bounds.grown(reach).contains(at)) continue;
+    if (piece->piece->id == kNumbersPiece || !piece->bounds.grown(reach).contains(at)) continue;
     for (std::size_t i = 0; i < piece->flat->lines.size(); ++i) {
       if (!piece->line_bounds[i].grown(nearest).contains(at)) continue;
       for (std::size_t c = 0; c < piece->flat->lines[i].polylines->size(); ++c) {
@@ -92,6 +92,7 @@ std::optional<LineRef> pick_line(const Drawing& drawing, Vec at, double reach) {
 std::vector<LineRef> lines_inside(const Drawing& drawing, const Box& box) {
   std::vector<LineRef> out;
   for (const auto& piece : drawing.pieces) {
+    if (piece->piece->id == kNumbersPiece) continue;
     if (!piece->bounds.empty() && box.contains(piece->bounds)) {
       out.push_back({piece->piece->id, ""});
       continue;

@@ -72,6 +72,10 @@ struct DrawnPiece {
 /// Works the bounds out from the lines and the map.
 void find_bounds(DrawnPiece& piece);
 
+/// The numbers of parts that are drawn on a sheet (core/layout/numbers.hpp) are a piece there with this id, which none
+/// of the project has: nobody picks them.
+inline constexpr int kNumbersPiece = 0;
+
 struct Drawing {
   std::vector<std::shared_ptr<const DrawnPiece>> pieces;  ///< top layer first, as in the project
   [[nodiscard]] Box bounds() const;

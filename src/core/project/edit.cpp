@@ -256,10 +256,13 @@ Project set_setting(Project project, int sheet, Role role, const Setting& settin
 }
 
 bool wants_tool(const Project& project, const std::string& tool) {
-  return std::any_of(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& piece) {
-    return std::any_of(piece->lines.begin(), piece->lines.end(), [&](const Line& l) { return l.tool == tool; }) ||
-           std::any_of(piece->dress.begin(), piece->dress.end(), [&](const auto& d) { return d.second.tool == tool; });
-  });
+  return project.laying.number_tool == tool ||
+         std::any_of(project.pieces.begin(), project.pieces.end(), [&](const Shared<Piece>& piece) {
+           return std::any_of(piece->lines.begin(), piece->lines.end(),
+                              [&](const Line& l) { return l.tool == tool; }) ||
+                  std::any_of(piece->dress.begin(), piece->dress.end(),
+                              [&](const auto& d) { return d.second.tool == tool; });
+         });
 }
 
 Project remove_tool(Project project, const std::string& tool) {

@@ -43,13 +43,14 @@ struct Fix {
     mirror_job,
     set_role,
     stroke_by_stroke,
+    print_sheet,
     divide  ///< what is too large for its sheet, in tiles
   };
   Kind kind = Kind::confirm_roles;
-  Said label;                       ///< what its button says
-  std::string tool;                 ///< use_tool: the rack id; set_role: the role's word
-  double number = 0;                ///< set_per_inch: units per inch; close_ends: the widest gap in mm
-  std::vector<LineRef> on;          ///< the lines it touches; empty means all that the finding names
+  Said label;               ///< what its button says
+  std::string tool;         ///< use_tool: the rack id; set_role: the role's word
+  double number = 0;        ///< set_per_inch: units per inch; close_ends: the widest gap in mm; print_sheet: its id
+  std::vector<LineRef> on;  ///< the lines it touches; empty means all that the finding names
   std::vector<std::size_t> laid{};  ///< find_room: copies of parts, by their indices in Layout::laid
   Step step{};  ///< add_step: the step; change_step: its id (0: the source) and the values that change
   friend bool operator==(const Fix&, const Fix&) = default;

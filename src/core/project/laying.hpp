@@ -96,6 +96,7 @@ struct LaySettings {
   double gap_mm = 2;          ///< kept between parts
   double turn_step_deg = 15;  ///< parts are turned by whole steps of so many degrees; 0: not at all
   double bleed_mm = 2;        ///< what is printed to an edge that is cut runs on so far beyond it
+  std::string number_tool;    ///< rack id of what draws each part's number beside it; empty: nobody does
   bool top_first = false;     ///< put together from the top layer, as transfers are, not from the back layer up
   Unknown unknown{};
   friend bool operator==(const LaySettings&, const LaySettings&) = default;

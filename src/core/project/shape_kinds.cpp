@@ -158,6 +158,7 @@ std::vector<KindSpec> make_shape_kinds() {
        "Outlines of a picture.",
        "Traced",
        {length("width", "width", 80, 1, 5000),
+        flag("print", "print the picture", false, "As it is, where its lines lie; these are for cutting then."),
         choice("colors", "colours", {{"two", "dark on light"}, {"several", "several colours"}}),
         with_colors(percent("threshold", "dark below", 50, 0, 100), "two"),
         with_colors(flag("invert", "invert", false), "two"), with_colors(count("layers", "count", 4, 2, 16), "several"),

@@ -18,18 +18,6 @@ struct Mask {
   std::vector<bool> set;
 };
 
-struct Crop {
-  int x0, y0, width, height;
-};
-
-Crop crop_of(const Picture& picture, const Reading& take) {
-  auto at = [](int size, double percent) { return static_cast<int>(size * percent / 100); };
-  Crop crop{at(picture.width, take.number("crop-left")), at(picture.height, take.number("crop-top")), 0, 0};
-  crop.width = picture.width - crop.x0 - at(picture.width, take.number("crop-right"));
-  crop.height = picture.height - crop.y0 - at(picture.height, take.number("crop-bottom"));
-  return crop;
-}
-
 Color pixel(const Picture& picture, const Crop& crop, int x, int y) {
   const auto at = 3 * (static_cast<std::size_t>(crop.y0 + y) * static_cast<std::size_t>(picture.width) +
                        static_cast<std::size_t>(crop.x0 + x));
@@ -172,6 +160,14 @@ std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, con
 }
 
 }  // namespace
+
+Crop crop_of(const Picture& picture, const Reading& take) {
+  auto at = [](int size, double percent) { return static_cast<int>(size * percent / 100); };
+  Crop crop{at(picture.width, take.number("crop-left")), at(picture.height, take.number("crop-top")), 0, 0};
+  crop.width = picture.width - crop.x0 - at(picture.width, take.number("crop-right"));
+  crop.height = picture.height - crop.y0 - at(picture.height, take.number("crop-bottom"));
+  return crop;
+}
 
 std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Sayings& trouble) {
   const Reading take(*find_kind(shape_kinds(), "picture"), values);

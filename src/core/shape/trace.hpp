@@ -4,6 +4,7 @@
 #include <string>
 #include <vector>
 
+#include "core/project/kinds.hpp"
 #include "core/project/project.hpp"
 #include "core/said.hpp"
 
@@ -14,6 +15,12 @@ struct TracedLayer {
   Color color;
   Path path;
 };
+
+/// What is taken of a picture, px; nothing is left of it where width or height are not above 0.
+struct Crop {
+  int x0, y0, width, height;
+};
+[[nodiscard]] Crop crop_of(const Picture& picture, const Reading& take);
 
 /// Traces the picture as the values of the kind "picture" say (see shape_kinds.cpp): two tones by a threshold on luma,
 /// or several colours by k-means in Oklab, each outlined by potrace (P. Selinger, "Potrace: a polygon-based tracing
