@@ -4,6 +4,7 @@
 #include <QLocale>
 #include <cmath>
 
+#include "core/plan/plan.hpp"
 #include "core/text_scan.hpp"
 #include "core/typed_number.hpp"
 
@@ -142,6 +143,8 @@ QString role_name(Role role) {
       return tr("guide");
   }
 }
+
+QString role_name(const Pass& pass) { return pass.numbers ? QObject::tr("numbers") : role_name(pass.role); }
 
 QString tool_name(const Project& project, const std::string& id) {
   if (id.empty()) return tr("nothing");

@@ -8,6 +8,8 @@
 
 namespace dotlane {
 
+struct Pass;  // core/plan/plan.hpp
+
 /// "36.0" or "1.417": the number alone, for fields with the unit beside them. Inches get two decimals more.
 [[nodiscard]] QString length_number(double mm, LengthUnit unit, int decimals = 1);
 /// How inches are shown: with decimals (0), or as fractions with so many parts, "5 1/2".
@@ -42,6 +44,8 @@ void set_inch_parts(int parts);
 
 /// The role's word in the user's language, and the name of a tool.
 [[nodiscard]] QString role_name(Role role);
+/// The same of a pass, or that it writes the numbers of parts.
+[[nodiscard]] QString role_name(const Pass& pass);
 [[nodiscard]] QString tool_name(const Project& project, const std::string& id);
 
 }  // namespace dotlane

@@ -59,7 +59,8 @@ int fit(Options o, bool json) {
                      ".\n" + layout.parts[big.part].name + " stops it, turned by " + rounded_text(big.turn, 1) +
                      " degrees.\n";
   for (const auto& remedy : big.remedies) {
-    const std::string with = remedy.what == Remedy::What::mat ? "On a mat of " + remedy.name
+    const std::string with = remedy.what == Remedy::What::mat     ? "On a mat of " + remedy.name
+                             : remedy.what == Remedy::What::sheet ? "On a whole sheet of " + remedy.name
                              : remedy.what == Remedy::What::seam
                                  ? "With one seam across " + remedy.name
                                  : "With " + remedy.name + " trimmed under what lies on it";

@@ -176,7 +176,8 @@ void paint_dots(QPainter& p, const View& view, const PrintMarks& marks, const Af
   p.restore();
 }
 
-void paint_sheets(QPainter& p, const View& view, const Project& project, int load, Space space, const Theme& theme) {
+void paint_sheets(QPainter& p, const View& view, const Project& project, int load, Space space, const Theme& theme,
+                  const std::map<int, Affine>& lies) {
   p.setRenderHint(QPainter::Antialiasing);
   for (const auto& sheet : project.sheets) {
     if (load != 0 && sheet.load != load) continue;
@@ -187,6 +188,13 @@ void paint_sheets(QPainter& p, const View& view, const Project& project, int loa
     p.setBrush(color);
     const Box box = space == Space::figure ? sheet.seen() : sheet.area;
     const bool mirrored = space == Space::mat && project.plan.mirrored;
+    if (const auto moved = lies.find(sheet.id); moved != lies.end() && sheet.outline.empty()) {
+      QPolygonF corners;
+      for (const Vec q : {Vec{box.x0, box.y0}, Vec{box.x1, box.y0}, Vec{box.x1, box.y1}, Vec{box.x0, box.y1}})
+        corners.append(view.to_px(moved->second(q)));
+      p.drawPolygon(corners);
+      continue;
+    }
     if (sheet.outline.empty()) {
       p.drawRoundedRect(view.to_px(box), 2, 2);
       if (const auto marks = space == Space::mat ? marks_of(project, sheet) : std::nullopt)

@@ -3,6 +3,7 @@
 
 #include <QPainter>
 #include <atomic>
+#include <map>
 
 #include "core/job/run_record.hpp"
 #include "core/layout/print_art.hpp"
@@ -25,9 +26,10 @@ void paint_ghost_mat(QPainter& painter, const View& view, const Machine& machine
 
 /// The sheets of one mat load (0: of all) in their stock's colour: as windows onto the figure, on the mat as what lies
 /// there is drawn, or as the tools meet them, which differs for scraps in a job that is mirrored.
+/// Whole sheets lie where `lies` puts them instead of where they were planned, by their ids.
 enum class Space { figure, mat, tools };
 void paint_sheets(QPainter& painter, const View& view, const Project& project, int load, Space space,
-                  const Theme& theme);
+                  const Theme& theme, const std::map<int, Affine>& lies = {});
 
 /// A picture where its piece is drawn.
 void paint_picture(QPainter& painter, const View& view, const PrintedPicture& picture, const Affine& lies);

@@ -2,6 +2,7 @@
 
 #include <QBuffer>
 #include <QPageLayout>
+#include <QPainterPath>
 #include <QPdfWriter>
 #include <algorithm>
 

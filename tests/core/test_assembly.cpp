@@ -145,18 +145,19 @@ TEST_CASE("numbers are drawn beside their parts on what is left of the sheet, in
   // A pass of its own on each sheet, as light as the pen allows; all else as it was.
   std::size_t passes = 0;
   for (const auto& pass : d.plan.passes) {
-    if (!pass.key.ends_with("/numbers")) continue;
+    if (!pass.numbers) continue;
     ++passes;
     CHECK(pass.role == Role::draw);
     CHECK(pass.force_gf == pen->min_force_gf);
   }
   CHECK(passes > 0);
+  CHECK_FALSE(finding(d, "force-clamped"));  // lightly is what is wanted
   CHECK(d.plan.passes.size() == plain.plan.passes.size() + passes);
   // Parts that are left out of the run take their numbers along.
   const Project without = set_not_now(p, d.drawing, d.layout, {numbered.front()}, true);
   const auto strokes_of = [](const Derived& of) {
     std::size_t n = 0;
-    for (const auto& pass : of.plan.passes) n += pass.key.ends_with("/numbers") ? pass.strokes.size() : 0;
+    for (const auto& pass : of.plan.passes) n += pass.numbers ? pass.strokes.size() : 0;
     return n;
   };
   CHECK(strokes_of(derived(without)) < strokes_of(d));
@@ -172,7 +173,7 @@ TEST_CASE("in a mirrored job numbers are on the backs and read right way round t
   CHECK(d.layout.unnumbered.empty());
   std::size_t seen = 0;
   for (const auto& pass : d.plan.passes) {
-    if (!pass.key.ends_with("/numbers")) continue;
+    if (!pass.numbers) continue;
     for (const auto& stroke : pass.strokes) {
       const Part& part = d.layout.parts[d.layout.laid[stroke.laid].part];
       const auto expected = number_strokes(part.number);

@@ -163,3 +163,28 @@ TEST_CASE("sheets against size: more of them the larger it is, today among them,
       schools[0], 17, [&](const SizePoint&) { ++told; }, [] { return true; });
   CHECK(told <= 1);
 }
+
+TEST_CASE("where a stock has nothing but scraps, their outlines say how large it may be, and a sheet is what helps") {
+  // An arm of 30 x 10 mm; a scrap in the shape of an L with arms 90 x 30 mm, whose box is 90 x 90.
+  Project p = project_of("<rect x='20' y='20' width='30' height='10'/>");
+  p.sheets[0].outline = {{{0, 0}, {90, 0}, {90, 30}, {30, 30}, {30, 90}, {0, 90}}};
+  p.sheets[0].area = Box::of(50, 50, 90, 90);
+  p.sheets[0].window = {10, 10};
+  Derived d = derived(p);
+  HowBig big = how_big(p, d.drawing, d.layout);
+  CHECK(big.scale == Approx(3).epsilon(0.005));
+  REQUIRE_FALSE(big.remedies.empty());
+  const double whole = largest_on(p, p.sheets[0].stock, d.layout.parts[0].body()).scale;
+  CHECK(whole > 9);
+  const auto sheet = std::find_if(big.remedies.begin(), big.remedies.end(),
+                                  [](const Remedy& r) { return r.what == Remedy::What::sheet; });
+  REQUIRE(sheet != big.remedies.end());
+  CHECK(sheet->scale == Approx(whole));
+  // A sheet beside the scrap: the scrap no longer stops anything.
+  p.shelf.push_back({1, p.sheets[0].stock, 200, 200, 1, {}, "", {}});
+  d = derived(p);
+  big = how_big(p, d.drawing, d.layout);
+  CHECK(big.scale == Approx(largest_on(p, p.sheets[0].stock, d.layout.parts[0].body()).scale));
+  CHECK(std::none_of(big.remedies.begin(), big.remedies.end(),
+                     [](const Remedy& r) { return r.what == Remedy::What::sheet; }));
+}

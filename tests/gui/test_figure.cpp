@@ -39,7 +39,8 @@ TEST_CASE("how big the figure may be is told with what stops it, and one key mak
   REQUIRE(scale > 1.05);
   o.table()->setFocus();
   o.ask();
-  CHECK(o.notice()->message().contains("Body stops it"));
+  CHECK(o.notice()->message().contains("Leg, far stops it"));  // within the outline of its scrap
+  CHECK(o.notice()->message().contains("whole sheet of Amber card"));
   CHECK(o.notice()->message().contains("12 x 24 in"));
   // All of it is seen: no answer lies over the text or past the edge.
   const auto* text = o.notice()->findChild<QLabel*>();

@@ -316,7 +316,7 @@ void Bench::paintArt(QPainter& p) {
                    paint_ghost_mat(q, view, project.machine, look);
                  } else {
                    paint_mat(q, view, project.machine, look, clip);
-                   if (!how.stacked) paint_sheets(q, view, project, load, space, look);
+                   if (!how.stacked) paint_sheets(q, view, project, load, space, look, lies);
                    for (const auto& sheet : project.sheets) {
                      const auto at = lies.find(sheet.id);
                      if (print && sheet.load == load)

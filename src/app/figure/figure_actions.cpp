@@ -25,6 +25,8 @@ QString remedy_text(const Remedy& remedy) {
   switch (remedy.what) {
     case Remedy::What::mat:
       return QObject::tr("On a mat of %1 it could have %2.").arg(name, percent);
+    case Remedy::What::sheet:
+      return QObject::tr("On a whole sheet of %1 it could have %2.").arg(name, percent);
     case Remedy::What::seam:
       return QObject::tr("With one seam across %1 it could have %2.").arg(name, percent);
     default:
@@ -46,6 +48,8 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
               [this] { saveGuide(); });
   actions.add("save-poster", tr("Save the figure with its numbers at true scale: PDF…"),
               Qt::ALT | Qt::SHIFT | Qt::Key_O, [this] { savePoster(); });
+  actions.add("save-print", tr("Save what is printed before it is cut: PDF…"), Qt::ALT | Qt::SHIFT | Qt::Key_I,
+              [this] { savePrint(); });
 }
 
 void FigureActions::saveGuide() {

@@ -151,7 +151,7 @@ void Lanes::arrangeLabels() {
     }
     block.setLeft(std::max(block.left(), kLeft));
     block.setRight(std::min<double>(block.right(), viewport()->width() - 8));
-    QString text = QStringLiteral("%1 %2").arg(role_name(pass.role), run_length_text(pass.length_mm, unit));
+    QString text = QStringLiteral("%1 %2").arg(role_name(pass), run_length_text(pass.length_mm, unit));
     if (pass.repeats > 1) text += QStringLiteral("  ·  ") + tr("%1 repeats").arg(pass.repeats);
     const QString more = text + QStringLiteral("  ·  %1  ·  %2 gf  ·  %3")
                                     .arg(time_text(pass.seconds))
@@ -162,7 +162,7 @@ void Lanes::arrangeLabels() {
       label = {block.adjusted(8, -1, 0, -2), words, true};
     }
     // Beside a short block: where there is room between the blocks of its lane and the lines of pauses.
-    for (const QString& words : {more, text, role_name(pass.role)}) {
+    for (const QString& words : {more, text, role_name(pass)}) {
       if (!label.words.isEmpty()) break;
       if (const auto place = roomBeside(i, metrics.horizontalAdvance(words) + 8)) label = {*place, words, false};
     }
@@ -251,7 +251,7 @@ void Lanes::mouseMoveEvent(QMouseEvent* event) {
     if (over) {
       const Pass& pass = plan().passes[static_cast<std::size_t>(over) - 1];
       viewport()->setToolTip(tr("%1, %2: %3 gf, %4, %5")
-                                 .arg(role_name(pass.role), tool_name(session_.project(), pass.tool))
+                                 .arg(role_name(pass), tool_name(session_.project(), pass.tool))
                                  .arg(std::lround(pass.force_gf))
                                  .arg(speed_text(pass.speed_mm_s, session_.project().unit))
                                  .arg(time_text(pass.seconds)));

@@ -76,6 +76,8 @@ MakePanel::MakePanel(Session& session, MakeDesk& desk, QWidget* parent)
   connect(order_, &QComboBox::activated, this, [this](int at) { desk_.setTopFirst(at == 1); });
   numbers_ = new QComboBox(body());
   numbers_->setObjectName(QStringLiteral("makeNumbers"));
+  numbers_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);  // names of tools are long
+  numbers_->setMinimumContentsLength(8);
   numbers_->setAccessibleName(tr("What draws the parts' numbers on their sheets"));
   numbers_->setToolTip(tr(
       "Lightly beside each part, or on its back where the job is mirrored, in a pass of their own; never on a face."));

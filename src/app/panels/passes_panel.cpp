@@ -184,11 +184,11 @@ void PassesPanel::updateLeftOut() {
     const Sheet* sheet = find_sheet(project, pass.sheet);
     const Stock* stock = sheet ? find_stock(project, sheet->stock) : nullptr;
     auto* row = new QHBoxLayout;
-    row->addWidget(make_label(tr("%1 %2, %3")
-                                  .arg(role_name(pass.role), qs(stock ? stock->name : std::string()),
-                                       tool_name(project, pass.tool)),
-                              "quiet", body()),
-                   1);
+    row->addWidget(
+        make_label(tr("%1 %2, %3")
+                       .arg(role_name(pass), qs(stock ? stock->name : std::string()), tool_name(project, pass.tool)),
+                   "quiet", body()),
+        1);
     if (itself) {
       auto* back = new QPushButton(tr("Run it"), body());
       back->setObjectName(QStringLiteral("passBack%1").arg(i));

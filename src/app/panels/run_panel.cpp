@@ -284,7 +284,7 @@ void RunPanel::progress() {
   where_->setText(tr("Pass %1 of %2: %3 with %4, holder %5")
                       .arg(current)
                       .arg(plan.passes.size())
-                      .arg(role_name(pass.role), tool_name(session_.project(), pass.tool))
+                      .arg(role_name(pass), tool_name(session_.project(), pass.tool))
                       .arg(pass.holder));
 }
 
@@ -372,13 +372,14 @@ void RunPanel::buildOver() {
     const auto placed = std::find_if(layout.sheets.begin(), layout.sheets.end(),
                                      [&](const LaidSheet& s) { return s.sheet.id == found.sheet; });
     const Displacement by = displacement_of(found.map, sheet->area.centre());
-    contents_->addWidget(make_label(tr("Sheet %1 lay %2 and %3° from its place; its marks agree to %4.")
-                                        .arg(placed - layout.sheets.begin() + 1)
-                                        .arg(length_text(distance({}, by.shift), session_.project().unit))
-                                        .arg(QLocale().toString(std::abs(by.turn_deg), 'f', 1))
-                                        .arg(length_number(found.residual_mm, session_.project().unit, 2) + QChar(' ') +
-                                             unit_word(session_.project().unit)),
-                                    "body", body()));
+    contents_->addWidget(
+        make_label(tr("Sheet %1 lay %2 and %3° from its place; its marks agree within %4.")
+                       .arg(placed - layout.sheets.begin() + 1)
+                       .arg(length_text(distance({}, by.shift), session_.project().unit))
+                       .arg(QLocale().toString(std::abs(by.turn_deg), 'f', 1))
+                       .arg(length_number(std::max(0.01, found.residual_mm), session_.project().unit, 2) + QChar(' ') +
+                            unit_word(session_.project().unit)),
+                   "body", body()));
   }
   contents_->addWidget(
       make_label(tr("The bench shows what each tool marked, at the width of its tip."), "quiet", body()));

@@ -160,7 +160,7 @@ class RunChecker : FindingList {
       const Stock* stock = stock_on(pass.sheet);
       if (!tool || !stock) continue;
       const double wanted = setting_for(*stock, pass.role).force_gf;
-      if (std::abs(wanted - pass.force_gf) > 0.5 && wanted <= machine.max_force_gf) {
+      if (!pass.numbers && std::abs(wanted - pass.force_gf) > 0.5 && wanted <= machine.max_force_gf) {
         add("force-clamped", Severity::warning,
             {{"stock", stock->name},
              {"role", std::string(word(pass.role))},

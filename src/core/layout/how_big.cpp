@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/geometry/inner_fit.hpp"
 #include "core/layout/nest.hpp"
 #include "core/layout/pack/packer.hpp"
 #include "core/layout/room.hpp"
@@ -17,6 +18,47 @@ constexpr double kHelps = 1.001;  // times as large as without, at least
 BoxFit largest_in(const std::vector<Vec>& rooms, const Stock* stock, const Region& shape) {
   const bool grain = stock && stock->grain != Grain::none;
   return largest_in_any(hull_of(shape), rooms, grain ? allowed_turns(stock, {0}) : std::vector<double>{}, kSlackMm);
+}
+
+/// Scraps of the stock, as far as tools reach them, mm.
+std::vector<Region> scraps_of(const Project& project, const std::string& stock) {
+  std::vector<Region> out;
+  const auto take = [&](const Outline& outline, Vec corner) {
+    const Region scrap = transformed(region_of(outline, FillRule::evenodd), Affine::move(corner.x, corner.y));
+    out.push_back(intersect(scrap, region_of(project.machine.usable_area())));
+  };
+  for (const auto& sheet : project.sheets) {
+    if (sheet.stock == stock && !sheet.outline.empty()) take(sheet.outline, {sheet.area.x0, sheet.area.y0});
+  }
+  // What is not laid down yet lies in the corner of what tools reach.
+  const Box usable = project.machine.usable_area();
+  for (const auto& item : project.shelf) {
+    if (item.stock == stock && !item.outline.empty()) take(item.outline, {usable.x0, usable.y0});
+  }
+  return out;
+}
+
+bool has_sheets(const Project& project, const std::string& stock) {
+  return std::any_of(project.sheets.begin(), project.sheets.end(),
+                     [&](const Sheet& s) { return s.stock == stock && s.outline.empty(); }) ||
+         std::any_of(project.shelf.begin(), project.shelf.end(),
+                     [&](const ShelfItem& s) { return s.stock == stock && s.outline.empty() && s.count != 0; });
+}
+
+/// The same with its scraps: where there are no sheets but these, they alone.
+BoxFit largest_with_scraps(const Project& project, const std::string& stock, const Region& shape,
+                           const std::vector<Region>& scraps) {
+  BoxFit best = largest_on(project, stock, shape);
+  if (scraps.empty()) return best;
+  if (!has_sheets(project, stock)) best = {};
+  const Stock* known = find_stock(project, stock);
+  const bool grain = known && known->grain != Grain::none;
+  for (const auto& scrap : scraps) {
+    const InnerFit fit =
+        largest_within(shape, scrap, grain ? allowed_turns(known, {0}) : std::vector<double>{}, best.scale);
+    if (fit.scale > best.scale) best = {fit.scale, fit.turn};
+  }
+  return best;
 }
 
 /// The largest at which each of several shapes fits.
@@ -71,20 +113,36 @@ BoxFit largest_on(const Project& project, const std::string& stock, const Region
 double told_scale(double scale) { return std::floor(scale * 1000) / 1000; }
 
 std::string_view word(Remedy::What what) {
-  return what == Remedy::What::mat ? "mat" : what == Remedy::What::seam ? "seam" : "trim";
+  switch (what) {
+    case Remedy::What::mat:
+      return "mat";
+    case Remedy::What::sheet:
+      return "sheet";
+    case Remedy::What::seam:
+      return "seam";
+    default:
+      return "trim";
+  }
 }
 
 HowBig how_big(const Project& project, const Drawing& drawing, const Layout& layout) {
   HowBig out;
   std::vector<Region> shapes;
-  double others = 1e9;  // how large all but the one that stops it may be
+  std::vector<double> scales;  // at which each part fits
+  double others = 1e9;         // how large all but the one that stops it may be
+  std::map<std::string, std::vector<Region>> scraps;
+  for (const auto& part : layout.parts) {
+    if (!scraps.contains(part.stock)) scraps[part.stock] = scraps_of(project, part.stock);
+  }
   for (std::size_t i = 0; i < layout.parts.size(); ++i) {
     const Part& part = layout.parts[i];
     shapes.push_back(packed_shape(drawing, part));
     out.figure.add(part.reach);
     if (part.has_body()) out.figure.add(part.bounds());
+    scales.push_back(1e9);
     if (shapes.back().empty()) continue;
-    const BoxFit fit = largest_on(project, part.stock, shapes.back());
+    const BoxFit fit = largest_with_scraps(project, part.stock, shapes.back(), scraps.at(part.stock));
+    scales.back() = fit.scale;
     if (out.part == npos || fit.scale < out.scale) {
       others = out.part == npos ? 1e9 : out.scale;
       out.part = i, out.scale = fit.scale, out.turn = fit.turn;
@@ -99,7 +157,8 @@ HowBig how_big(const Project& project, const Drawing& drawing, const Layout& lay
   for (const auto& mat : preset_mats()) {
     Machine larger = project.machine;
     larger.mat = mat;
-    const Box room = larger.usable_area();
+    const Box room = larger.usable_area(), now = project.machine.usable_area();
+    if (room.width() <= now.width() + 1 && room.height() <= now.height() + 1) continue;
     double scale = 1e9;
     for (std::size_t i = 0; i < shapes.size(); ++i) {
       if (!shapes[i].empty())
@@ -112,6 +171,17 @@ HowBig how_big(const Project& project, const Drawing& drawing, const Layout& lay
   const Part& part = layout.parts[out.part];
   const Stock* stock = find_stock(project, part.stock);
   const auto rooms = rooms_of(project, part.stock);
+  if (!has_sheets(project, part.stock) && !scraps.at(part.stock).empty()) {
+    // What its scraps stop wants a sheet before it wants a seam.
+    double scale = 1e9;
+    for (std::size_t i = 0; i < shapes.size(); ++i) {
+      if (shapes[i].empty()) continue;
+      const bool same = layout.parts[i].stock == part.stock;
+      scale = std::min(scale, same ? largest_in(rooms, stock, shapes[i]).scale : scales[i]);
+    }
+    offer(Remedy::What::sheet, stock ? stock->name : part.stock, scale);
+    return out;
+  }
   if (!part.has_body()) return out;
   const Region body = part.body();
   offer(Remedy::What::seam, part.name, std::min(others, with_seam(rooms, stock, body)));

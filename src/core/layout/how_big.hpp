@@ -21,12 +21,13 @@ namespace dotlane {
 /// What would let the figure be larger, and how large, as a share of its size today.
 struct Remedy {
   enum class What {
-    mat,   ///< a larger mat, with sheets as large as tools reach on it
-    seam,  ///< one straight seam across the part that stops it
-    trim   ///< that part cut away where others lie on it, but for kTuckMm
+    mat,    ///< a larger mat, with sheets as large as tools reach on it
+    sheet,  ///< a whole sheet of the stock, of which there are only scraps
+    seam,   ///< one straight seam across the part that stops it
+    trim    ///< that part cut away where others lie on it, but for kTuckMm
   };
   What what = What::mat;
-  std::string name;  ///< of the mat, or of the part
+  std::string name;  ///< of the mat, of the stock, or of the part
   double scale = 0;
 };
 [[nodiscard]] std::string_view word(Remedy::What what);
@@ -38,7 +39,8 @@ inline constexpr double kTuckMm = 5;
 [[nodiscard]] double told_scale(double scale);
 
 struct HowBig {
-  double scale = 0;              ///< share of its size today at which every part fits a sheet; 0 where there is no part
+  /// Share of its size today at which every part fits a sheet, or a scrap within its outline; 0 where there is no part.
+  double scale = 0;
   std::size_t part = npos;       ///< the one that stops it, an index in Layout::parts
   double turn = 0;               ///< in which it then lies, degrees counter-clockwise as seen
   Box figure;                    ///< around all parts today, mm

@@ -94,7 +94,8 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           p.stroke_by_stroke = group.stroke_by_stroke;
           p.force_gf =
               std::clamp(setting.force_gf, tool->min_force_gf, std::max(tool->min_force_gf, tool->max_force_gf));
-          if (group.numbers) p.force_gf = tool->min_force_gf;
+          p.numbers = group.numbers;
+          if (p.numbers) p.force_gf = tool->min_force_gf;
           p.force_gf = std::min(p.force_gf, project.machine.max_force_gf);
           p.speed_mm_s = setting.speed_mm_s;
           p.depth = setting.depth;

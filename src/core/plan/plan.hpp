@@ -41,6 +41,7 @@ struct Pass {
   Role role = Role::cut;
   std::string tool;
   int holder = 1;
+  bool numbers = false;  ///< it writes the numbers of parts, as lightly as its tool goes
   bool pause_before = false;
   bool pinned = false;            ///< by hand: planning anew keeps its place
   int repeats = 1;                ///< times the tool goes over every stroke, in register
