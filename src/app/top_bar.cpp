@@ -119,9 +119,17 @@ void StagePill::setState(const QString& state) {
   update();
 }
 
+void StagePill::setShort(bool on) {
+  if (on == short_) return;
+  short_ = on;
+  setToolTip(on ? state_ : QString());
+  updateGeometry();
+  update();
+}
+
 QSize StagePill::sizeHint() const {
   int w = QFontMetrics(ui_font(13.5, true)).horizontalAdvance(text()) + 30;
-  if (!state_.isEmpty()) w += QFontMetrics(ui_font(11.5)).horizontalAdvance(state_) + 10;
+  if (!shown().isEmpty()) w += QFontMetrics(ui_font(11.5)).horizontalAdvance(shown()) + 10;
   return {w, 30};
 }
 
@@ -146,7 +154,7 @@ void StagePill::paintEvent(QPaintEvent*) {
   p.drawText(rect().adjusted(15, 0, 0, 0), Qt::AlignVCenter, text());
   p.setFont(ui_font(11.5));
   p.setPen(t.quiet);
-  p.drawText(rect().adjusted(0, 0, -14, 0), Qt::AlignVCenter | Qt::AlignRight, state_);
+  p.drawText(rect().adjusted(0, 0, -14, 0), Qt::AlignVCenter | Qt::AlignRight, shown());
 }
 
 void StagePill::enterEvent(QEnterEvent* event) {
@@ -224,8 +232,33 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
   update();
 }
 
-void TopBar::setStage(Stage stage) { stages_[static_cast<std::size_t>(stage)]->setChecked(true); }
-void TopBar::setRunState(const QString& state) { stages_[3]->setState(state); }
+void TopBar::setStage(Stage stage) {
+  stages_[static_cast<std::size_t>(stage)]->setChecked(true);
+  fitPills();
+}
+
+void TopBar::setRunState(const QString& state) {
+  stages_[3]->setState(state);
+  fitPills();
+}
+
+void TopBar::resizeEvent(QResizeEvent* event) {
+  QWidget::resizeEvent(event);
+  fitPills();
+}
+
+void TopBar::fitPills() {
+  const auto tight = [this] {
+    layout()->invalidate();
+    return layout()->totalMinimumSize().width() > width();
+  };
+  for (auto* pill : stages_) pill->setShort(false);
+  if (!tight()) return;
+  for (auto* pill : stages_) pill->setShort(!pill->isChecked());
+  if (!tight()) return;
+  for (auto* pill : stages_) pill->setShort(true);
+}
+
 void TopBar::setSecondLookOpen(bool open) { second_look_->setChecked(open); }
 
 /// What the last edit cost or saved, until the next one.
@@ -280,6 +313,7 @@ void TopBar::update() {
   second_look_->setText(findings.empty() ? tr("Second look") : tr("Second look  %1").arg(findings.size()));
   second_look_->setAccessibleName(tr("Second look: %1").arg(counted(findings.size(), tr("finding"), tr("findings"))));
   static_cast<LookPill*>(second_look_)->setWorst(worst(findings));
+  fitPills();
 }
 
 }  // namespace dotlane

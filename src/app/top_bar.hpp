@@ -19,6 +19,8 @@ class StagePill : public QAbstractButton {
  public:
   StagePill(const QString& word, QWidget* parent);
   void setState(const QString& state);
+  /// Without its state, where there is no room for it.
+  void setShort(bool on);
   [[nodiscard]] QSize sizeHint() const override;
 
  protected:
@@ -27,7 +29,10 @@ class StagePill : public QAbstractButton {
   void leaveEvent(QEvent* event) override;
 
  private:
+  [[nodiscard]] QString shown() const { return short_ ? QString() : state_; }
+
   QString state_;
+  bool short_ = false;
 };
 
 class TopBar : public QWidget {
@@ -41,6 +46,9 @@ class TopBar : public QWidget {
   /// The menu of the project: file commands and recent files.
   [[nodiscard]] QMenu* menu() const { return menu_; }
 
+ protected:
+  void resizeEvent(QResizeEvent* event) override;
+
  signals:
   void stagePicked(dotlane::Stage stage);
   void secondLookPicked();
@@ -53,6 +61,8 @@ class TopBar : public QWidget {
   };
   void update();
   void updateCost();
+  /// The states of stages give way to what needs its words; that of the stage that is shown last.
+  void fitPills();
 
   Session& session_;
   Cost before_, now_;      // the last edit

@@ -227,6 +227,33 @@ TEST_CASE("parts keep clear of the marks, and small or odd sheets have none") {
   CHECK_FALSE(marks_of(p, plain));
 }
 
+TEST_CASE("second look speaks of print that nobody prints, of marks that are covered or have no room, and of hands") {
+  const auto speaks = [](const Project& p, const char* code) { return finding(derived(p), code) != nullptr; };
+  const Project p = badges();
+  for (const char* code : {"print-missing", "print-no-marks", "print-on-marks", "print-by-hand"})
+    CHECK_FALSE(speaks(p, code));
+  Project q = p;
+  q.sheets[0].printed = false;
+  REQUIRE(speaks(q, "print-missing"));
+  const Derived d = derived(q);
+  const Finding& missing = *finding(d, "print-missing");
+  REQUIRE(missing.fixes.size() == 1);
+  CHECK(apply_fix(q, d.drawing, missing, missing.fixes[0]) == p);
+  q = p;
+  q.machine.reads_marks = false;
+  CHECK(speaks(q, "print-by-hand"));
+  q = p;
+  q.sheets[0].area = Box::of(60, 80, 79, 200);
+  CHECK(speaks(q, "print-no-marks"));
+  q = p;
+  const auto marks = marks_of(q, q.sheets[0]);
+  const Box first = bounds_of_piece(q, q.pieces[0]->id);
+  q.pieces[0].edit([&](Piece& piece) {
+    piece.placement = Affine::move(marks->dots[0].x - first.x0 - 5, marks->dots[0].y - first.y0 - 5) * piece.placement;
+  });
+  CHECK(speaks(q, "print-on-marks"));
+}
+
 TEST_CASE("what is printed to the edge of a cut runs on beyond it by the bleed, and never over a neighbour") {
   Project p = badges();
   const Derived d = derived(p);

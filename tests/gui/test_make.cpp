@@ -106,6 +106,18 @@ TEST_CASE("the heron is put together from the back layer up: each part lights up
   CHECK(o.text("stepsCount") == "0 of 17 in place");
 }
 
+TEST_CASE("ticked off faster than the plan follows, each part is ticked once and the next one is looked for") {
+  Making o(demo(QStringLiteral("wading-heron")));
+  const auto steps = assembly_of(o.session().derived().drawing, o.layout());
+  o.figure().setFocus();
+  for (int i = 0; i < 6; ++i) QTest::keyClick(&o.figure(), Qt::Key_Return);
+  CHECK(o.text("wantedName").endsWith(qs(o.layout().parts[steps[6].parts.front()].name)));
+  o.session().settle();
+  CHECK(o.in_place() == 6);
+  CHECK(o.text("stepsCount") == "6 of 17 in place");
+  CHECK(o.text("wantedName").endsWith(qs(o.layout().parts[steps[6].parts.front()].name)));
+}
+
 TEST_CASE("a part is looked for from the list, in the figure and on its sheet, and the other views follow") {
   Making o(demo(QStringLiteral("wading-heron")));
   o.clickRow(o.row(QStringLiteral("7 Body")));

@@ -333,7 +333,7 @@ TEST_CASE("every stage fits a window of 1060 by 680 in light and dark") {
   o.window.resize(1060, 680);
   for (const bool dark : {false, true}) {
     use_theme(dark);
-    for (int stage = 0; stage < 4; ++stage) {
+    for (int stage = 0; stage < 5; ++stage) {
       o.stage(static_cast<Stage>(stage));
       o.session().settle();
       CHECK(o.window.width() == 1060);

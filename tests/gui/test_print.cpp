@@ -66,7 +66,7 @@ TEST_CASE("the print is saved from the run's first card, and the rehearsal cuts 
   REQUIRE(file.open(QIODevice::ReadOnly));
   const QByteArray all = file.readAll();
   CHECK(all.startsWith("%PDF-"));
-  CHECK(all.contains("612 792"));
+  CHECK(all.contains("/MediaBox [0 0 612.000000 792.000000]"));
   CHECK(o.window.findChild<Notice*>()->message().contains("Saved badges.pdf"));
   choose(o.find<QComboBox>("scaleBox"), 3);  // as fast as it can
   for (int run = 0; run < 2; ++run) {
@@ -91,7 +91,9 @@ TEST_CASE("the print is saved from the run's first card, and the rehearsal cuts 
     o.bench().finishPainting();
     const QImage image = o.bench().grab().toImage();
     const QPointF at = o.bench().view().to_px(placement(derived.layout.laid[0].map(badge.centre)));
-    CHECK(image.pixelColor((at * image.devicePixelRatio()).toPoint()) == QColor("#f2b632"));
+    const QColor seen =
+        image.pixelColor((at * image.devicePixelRatio()).toPoint());  // the plan's lines lie over it, faintly
+    CHECK(std::abs(seen.red() - 0xf2) + std::abs(seen.green() - 0xb6) + std::abs(seen.blue() - 0x32) < 40);
     o.click("clearRun");
   }
 }

@@ -2,6 +2,7 @@
 
 #include <QPointer>
 #include <algorithm>
+#include <set>
 
 #include "app/units.hpp"
 #include "core/layout/lay_edit.hpp"
@@ -66,11 +67,12 @@ void MakeDesk::follow() {
 
 void MakeDesk::take(std::shared_ptr<const Made> made) {
   made_ = std::move(made);
-  said_.clear();
+  // What was said since is on its way.
+  if (made_->derived->project == session_.project()) said_.clear();
   hovered_.reset(), wanted_.reset();
   const Layout& layout = made_->derived->layout;
   for (std::size_t k = 0; id_ && k < layout.laid.size(); ++k) {
-    if (layout.parts[layout.laid[k].part].key == id_->first && layout.laid[k].copy == id_->second) wanted_ = k;
+    if (idOf(k) == *id_) wanted_ = k;
   }
   step_ = steps().empty() ? npos : 0;
   for (std::size_t s = 0; s < steps().size(); ++s) {
@@ -112,7 +114,7 @@ std::vector<std::size_t> MakeDesk::allCopies() const {
 }
 
 bool MakeDesk::isInPlace(std::size_t laid) const {
-  const auto said = said_.find(laid);
+  const auto said = said_.empty() ? said_.end() : said_.find(idOf(laid));
   return said != said_.end() ? said->second : made_->derived->layout.laid[laid].in_place;
 }
 
@@ -132,11 +134,16 @@ std::optional<std::size_t> MakeDesk::firstMissing() const {
   return own.empty() ? std::nullopt : std::optional(own.front());
 }
 
+MakeDesk::Id MakeDesk::idOf(std::size_t laid) const {
+  const Layout& layout = made_->derived->layout;
+  return {layout.parts[layout.laid[laid].part].key, layout.laid[laid].copy};
+}
+
 void MakeDesk::lookFor(std::size_t laid) {
   const Layout& layout = made_->derived->layout;
   const Part& part = layout.parts[layout.laid[laid].part];
   wanted_ = laid;
-  id_ = {part.key, layout.laid[laid].copy};
+  id_ = idOf(laid);
   for (std::size_t s = 0; s < steps().size(); ++s) {
     if (steps()[s].piece == part.first.piece) step_ = s, piece_ = part.first.piece;
   }
@@ -195,15 +202,13 @@ std::optional<AssemblyGuide::Page> MakeDesk::sheetPage() const {
 
 void MakeDesk::setInPlace(const std::vector<std::size_t>& laid, bool on) {
   if (laid.empty()) return;
-  std::vector<std::pair<PartKey, int>> ids;
-  const Layout& layout = made_->derived->layout;
-  for (const std::size_t k : laid) ids.emplace_back(layout.parts[layout.laid[k].part].key, layout.laid[k].copy);
+  std::set<Id> ids;
+  for (const std::size_t k : laid) ids.insert(idOf(k));
   session_.editLaid(
       [ids, on](const Project& project, const Drawing& drawing, const Layout& now) {
         std::vector<std::size_t> meant;
         for (std::size_t k = 0; k < now.laid.size(); ++k) {
-          const std::pair<PartKey, int> id{now.parts[now.laid[k].part].key, now.laid[k].copy};
-          if (std::find(ids.begin(), ids.end(), id) != ids.end()) meant.push_back(k);
+          if (ids.contains({now.parts[now.laid[k].part].key, now.laid[k].copy})) meant.push_back(k);
         }
         return set_in_place(project, drawing, now, meant, on);
       },
@@ -211,7 +216,7 @@ void MakeDesk::setInPlace(const std::vector<std::size_t>& laid, bool on) {
                .arg(laid.size() == 1 ? nameOf(laid.front()) : counted(laid.size(), tr("part"), tr("parts")))
          : tr("Not in place: %1")
                .arg(laid.size() == 1 ? nameOf(laid.front()) : counted(laid.size(), tr("part"), tr("parts"))));
-  for (const std::size_t k : laid) said_[k] = on;
+  for (const Id& id : ids) said_[id] = on;
   if (on) {
     if (const auto next = firstMissing()) return lookFor(*next);
   }

@@ -63,11 +63,13 @@ class MakeDesk : public QObject {
   void changed();
 
  private:
+  using Id = std::pair<PartKey, int>;  // of a copy, across edits
   void follow();
   void take(std::shared_ptr<const Made> made);
   /// The first copy from the step in hand on that is not in place, then from the start; else the first of the step.
   [[nodiscard]] std::optional<std::size_t> firstMissing() const;
   [[nodiscard]] std::vector<std::size_t> allCopies() const;
+  [[nodiscard]] Id idOf(std::size_t laid) const;
 
   Session& session_;
   std::shared_ptr<const Made> made_;
@@ -76,8 +78,8 @@ class MakeDesk : public QObject {
   std::size_t step_ = npos;
   int piece_ = 0;  // of the step in hand
   std::optional<std::size_t> wanted_, hovered_;
-  std::optional<std::pair<PartKey, int>> id_;  // of the one looked for
-  std::map<std::size_t, bool> said_;           // what was said and has not come back yet, by `laid`
+  std::optional<Id> id_;     // of the one looked for
+  std::map<Id, bool> said_;  // what was said of copies and has not come back yet
   Show show_ = Show::together;
 };
 

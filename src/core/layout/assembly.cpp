@@ -22,6 +22,8 @@ std::vector<AssemblyStep> assembly_of(const Drawing& drawing, const Layout& layo
   return out;
 }
 
+constexpr std::size_t kMostMet = 150;  // steps; of more the boxes around their parts decide what lies on what
+
 std::vector<std::size_t> levels_of(const Layout& layout, const std::vector<AssemblyStep>& steps, bool top_first) {
   const std::size_t n = steps.size();
   struct Body {
@@ -39,7 +41,7 @@ std::vector<std::size_t> levels_of(const Layout& layout, const std::vector<Assem
   const auto meet = [&](std::size_t s, std::size_t t) {
     for (const auto& a : bodies[s]) {
       for (const auto& b : bodies[t]) {
-        if (a.box.overlaps(b.box) && !intersect(a.region, b.region).empty()) return true;
+        if (a.box.overlaps(b.box) && (n > kMostMet || !intersect(a.region, b.region).empty())) return true;
       }
     }
     return false;
