@@ -107,7 +107,7 @@ TEST_CASE("the cut lands within 0.1 mm of the print, however the sheet was laid"
   REQUIRE(marks);
   const Vec centre = p.sheets[0].area.centre();
   Chance chance(15);
-  double worst = 0, worst_residual = 0, worst_without = 1e9;
+  double worst = 0, worst_residual = 0, without = 0;
   for (int round = 0; round < rounds(100); ++round) {
     CAPTURE(round);
     // To 3 degrees, 5 mm and 0.5 %, each way and each side for itself; every fourth at the very ends of that.
@@ -138,10 +138,11 @@ TEST_CASE("the cut lands within 0.1 mm of the print, however the sheet was laid"
     for (auto& mark : blind.marks) {
       for (Vec& q : mark.points) q = back(q);
     }
-    worst_without = std::min(worst_without, off_print(d.plan, blind, sheet, p.sheets[0].area).most_mm);
+    without = std::max(without, off_print(d.plan, blind, sheet, p.sheets[0].area).most_mm);
   }
-  WARN("worst " << worst << " mm off the print, residual " << worst_residual << " mm; without marks at least "
-                << worst_without << " mm");
+  CHECK(without > 5);  // cut as laid, it would be anywhere
+  WARN("worst " << worst << " mm off the print, residual " << worst_residual << " mm; without marks up to " << without
+                << " mm");
 }
 
 TEST_CASE("marks that are not as they were printed stop the run, and it says which") {

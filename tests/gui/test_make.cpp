@@ -227,6 +227,7 @@ TEST_CASE("the figure shows layer by layer, tiles from behind, and grows from th
   const auto behind = o.figure().number(k);
   const auto other_behind = o.figure().number(o.laid(o.layout().parts[steps.front().parts.back()].name));
   REQUIRE((before && behind && other && other_behind));
+  REQUIRE(std::max(std::abs(before->x() - other->x()), std::abs(before->y() - other->y())) > 5);
   // What was left of the other is right of it from behind; above stays above.
   if (std::abs(before->x() - other->x()) > 5) CHECK((before->x() < other->x()) != (behind->x() < other_behind->x()));
   if (std::abs(before->y() - other->y()) > 5) CHECK((before->y() < other->y()) == (behind->y() < other_behind->y()));

@@ -23,6 +23,13 @@ struct Printing : Opened {
     dotlane::test::click(box);
     session().settle();
   }
+  /// Whether a label that is on screen says this among other things.
+  bool reads(const char* what) {
+    for (auto* label : window.findChildren<QLabel*>()) {
+      if (label->isVisible() && label->text().contains(QLatin1String(what))) return true;
+    }
+    return false;
+  }
   const Finding* finding(const char* code) {
     for (const auto& f : session().derived().findings) {
       if (f.code == code) return &f;
@@ -56,6 +63,24 @@ TEST_CASE("a sheet is printed or not by its card, Second look asks where it is n
   CHECK(o.project().sheets[0].printed);
 }
 
+TEST_CASE("bleed is typed at Sheets, and a machine that finds no marks is told so by hand") {
+  Printing o;
+  o.stage(Stage::sheets);
+  for (auto* field : o.window.findChildren<NumberField*>()) {
+    if (!field->isVisible() || field->editor()->accessibleName() != "How far print runs on beyond a cut") continue;
+    type(field, "3.5");
+  }
+  o.session().settle();
+  CHECK(o.project().laying.bleed_mm == Approx(3.5));
+  const double before = o.session().derived().plan.seconds;
+  o.clickBox("readsMarks");
+  CHECK_FALSE(o.project().machine.reads_marks);
+  CHECK(o.session().derived().plan.seconds < before);  // nothing looks for them
+  REQUIRE(o.finding("print-by-hand"));
+  o.stage(Stage::run);
+  wait_for([&] { return o.reads("exactly in its place"); });
+}
+
 TEST_CASE("the print is saved from the run's first card, and the rehearsal cuts on it wherever it was laid") {
   Printing o;
   o.stage(Stage::run);
@@ -82,10 +107,7 @@ TEST_CASE("the print is saved from the run's first card, and the rehearsal cuts 
     const OffPrint off = off_print(derived.plan, o.window.run().record(), printed, derived.layout.sheet(sheet)->area);
     CHECK(off.most_mm < 0.1);
     CHECK(off.marked_mm > 1800);
-    bool told = false;
-    for (auto* label : o.window.findChildren<QLabel*>())
-      told = told || (label->isVisible() && label->text().contains("its marks agree"));
-    CHECK(told);
+    wait_for([&] { return o.reads("its marks agree"); });
     // The bench shows the print where it lies: the middle of a badge's lantern, which is amber.
     const Part& badge = derived.layout.parts[0];
     o.bench().finishPainting();

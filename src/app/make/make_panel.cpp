@@ -120,10 +120,16 @@ void MakePanel::update() {
   nothing_->setVisible(!any && desk_.made() && desk_.steps().empty());
   const Project& now = session_.project();
   order_->setCurrentIndex(now.laying.top_first ? 1 : 0);
-  numbers_->clear();
-  numbers_->addItem(tr("none"), QString());
+  // Listed anew only where the rack changed: the list may be open.
+  std::vector<std::pair<QString, QString>> wanted{{tr("none"), QString()}}, listed;
   for (const auto& tool : now.tools) {
-    if (serves(tool, Role::draw)) numbers_->addItem(qs(tool.name), qs(tool.id));
+    if (serves(tool, Role::draw)) wanted.emplace_back(qs(tool.name), qs(tool.id));
+  }
+  for (int i = 0; i < numbers_->count(); ++i)
+    listed.emplace_back(numbers_->itemText(i), numbers_->itemData(i).toString());
+  if (wanted != listed) {
+    numbers_->clear();
+    for (const auto& [name, id] : wanted) numbers_->addItem(name, id);
   }
   numbers_->setCurrentIndex(std::max(0, numbers_->findData(qs(now.laying.number_tool))));
   for (std::size_t i = 0; i < ways_.size(); ++i) ways_[i]->setChecked(static_cast<std::size_t>(desk_.show()) == i);

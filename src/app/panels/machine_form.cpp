@@ -72,6 +72,14 @@ MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), s
                 3600);
   set_ = field(tr("one mark set by hand"), tr("Time to set a blade to another mark by hand"), Kind::plain, tr("s"),
                &Machine::set_s, 0, 3600);
+  reads_marks_ = new QCheckBox(tr("finds the marks of prints"), this);
+  reads_marks_->setObjectName(QStringLiteral("readsMarks"));
+  reads_marks_->setToolTip(tr("Else a printed sheet is laid as exactly as it is to be cut"));
+  form->addRow(reads_marks_);
+  connect(reads_marks_, &QCheckBox::clicked, this, [this](bool on) {
+    edit(on ? tr("The machine finds marks") : tr("The machine finds no marks"), "",
+         [&](Machine& m) { m.reads_marks = on; });
+  });
   sets_depth_ = new QCheckBox(tr("sets blade depths itself"), this);
   sets_depth_->setObjectName(QStringLiteral("setsDepth"));
   sets_depth_->setToolTip(tr("Else a blade at another mark is set by hand, in a pause"));
@@ -165,6 +173,7 @@ void MachineForm::update() {
   set_->setValue(m.set_s);
   set_->setEnabled(!m.sets_depth);
   sets_depth_->setChecked(m.sets_depth);
+  reads_marks_->setChecked(m.reads_marks);
 }
 
 }  // namespace dotlane

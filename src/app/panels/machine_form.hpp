@@ -27,7 +27,7 @@ class MachineForm : public QWidget {
       *reaches_, *roller_;
   QComboBox* tack_;
   QLineEdit* rollers_;
-  QCheckBox* sets_depth_;
+  QCheckBox *sets_depth_, *reads_marks_;
 };
 
 }  // namespace dotlane

@@ -61,6 +61,16 @@ void SheetsPanel::addLaying() {
   form->addRow(make_label(tr("gap between parts"), "quiet", body()), gap_);
   form->addRow(make_label(tr("turned"), "quiet", body()), turns_);
   form->addRow(make_label(tr("copies of everything"), "quiet", body()), copies_);
+  bleed_ = new NumberField(tr("How far print runs on beyond a cut"), NumberField::Kind::length, body());
+  bleed_->setRange(0, 50);
+  bleed_->setToolTip(tr("Of sheets that are printed first: what is printed to an edge that is cut"));
+  form->addRow(make_label(tr("bleed of print"), "quiet", body()), bleed_);
+  connect(bleed_, &NumberField::edited, this, [this](double v) {
+    Project next = session_.project();
+    next.laying.bleed_mm = v;
+    session_.commit(std::move(next), tr("Change the bleed"), "bleed");
+  });
+  connect(bleed_, &NumberField::committed, &session_, &Session::seal);
   packed_ = make_label({}, "body", body());
   packed_->setObjectName(QStringLiteral("packedText"));
   column()->addWidget(packed_);
@@ -191,6 +201,7 @@ void SheetsPanel::showPacking() {
 void SheetsPanel::update() {
   const Project& project = session_.project();
   gap_->setValue(project.laying.gap_mm, project.unit);
+  bleed_->setValue(project.laying.bleed_mm, project.unit);
   turns_->setCurrentIndex(turns_->findData(project.laying.turn_step_deg));
   int most = 1;
   for (const auto& record : project.parts) most = std::max(most, record.copies);

@@ -34,7 +34,7 @@ class SheetsPanel : public Panel {
   class PackBars* bars_;
   ShelfCard* shelf_;
   QLabel *packed_, *hands_text_;
-  NumberField *gap_, *copies_;
+  NumberField *gap_, *copies_, *bleed_;
   QComboBox *turns_, *hands_;
   QPushButton *pack_, *as_drawn_, *together_, *everything_;
   std::shared_ptr<const Derived> hands_of_;
