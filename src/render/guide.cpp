@@ -220,9 +220,10 @@ void AssemblyGuide::paint(QPainter& painter, const View& view, const Page& page,
 std::optional<Affine> AssemblyGuide::placed(std::size_t laid, const Page& page) const {
   const LaidPart& copy = derived_.layout.laid[laid];
   const Part& part = derived_.layout.parts[copy.part];
-  if (!part.has_body()) return {};
+  if (!part.has_body()) return {};  // and so in no step
   const auto step =
       std::find_if(steps_.begin(), steps_.end(), [&](const AssemblyStep& s) { return s.piece == part.first.piece; });
+  if (step == steps_.end()) return {};
   const auto at = static_cast<std::size_t>(step - steps_.begin());
   switch (page.what) {
     case Page::What::sheet:

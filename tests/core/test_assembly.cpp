@@ -35,7 +35,8 @@ Project squares(const std::vector<Vec>& at) {
     Sheet sheet = p.sheets.front();
     sheet.id = static_cast<int>(10 + i), sheet.stock = more.id, sheet.load = static_cast<int>(2 + i);
     p.sheets.push_back(sheet);
-    p = set_stock(std::move(p), p.pieces[i]->id, more.id);
+    const int id = p.pieces[i]->id;
+    p = set_stock(std::move(p), id, more.id);
   }
   return p;
 }

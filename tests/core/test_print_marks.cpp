@@ -291,6 +291,44 @@ TEST_CASE("what is printed to the edge of a cut runs on beyond it by the bleed, 
   CHECK_FALSE(encloses(beside[0].area, {46.5, 100}));
 }
 
+TEST_CASE("in a mirrored job the print is mirrored with the cut, and the marks are not") {
+  Project p = badges();
+  const auto plain = marks_of(p, p.sheets[0]);
+  // Not the same left and right, so that what is mirrored lies elsewhere.
+  p.pieces[0].edit([](Piece& piece) { piece.placement = Affine::move(-8, 0) * piece.placement; });
+  p.plan.mirrored = true;
+  const Derived d = derived(p);
+  const auto marks = marks_of(p, p.sheets[0]);
+  REQUIRE((marks && plain));
+  CHECK(marks->dots == plain->dots);
+  CHECK(marks->second == plain->second);
+  const Affine printed = onto_print(p, p.sheets[0]);
+  std::vector<Region> discs;
+  for (const auto& shape : print_art(p, d.layout, d.layout.sheets[0])) {
+    if (shape.color == Color{0xc7, 0x7f, 0x0a}) discs.push_back(transformed(shape.area, printed));
+  }
+  const Region all = unite(discs);
+  std::size_t cuts = 0;
+  for (const auto& pass : d.plan.passes) {
+    if (pass.role != Role::cut) continue;
+    for (const auto& stroke : pass.strokes) {
+      ++cuts;
+      // All around the cut there is print, 1.9 mm beyond it as well, and none 2.1 mm beyond.
+      const Vec middle = bounds_of(region_of({stroke.points()}, FillRule::nonzero)).centre();
+      for (const Vec q : stroke.points()) {
+        const Vec out = (q - middle) * (1 / distance(q, middle));
+        CHECK(encloses(all, q + out * 1.9));
+        CHECK_FALSE(encloses(all, q + out * 2.1));
+      }
+    }
+  }
+  CHECK(cuts == 6);
+  const PrintedSheet sheet{p.sheets[0].id, 1, lying(p.sheets[0].area.centre(), 1, {2, -1}, 1, 1), *marks, {}};
+  const auto [record, problem] = ran(p, d, {sheet}, 3);
+  CHECK(problem == "");
+  CHECK(off_print(d.plan, record, sheet, p.sheets[0].area).most_mm < 0.1);
+}
+
 TEST_CASE("a picture that is printed goes on beyond the cut by the bleed, and lies where its outline lies") {
   Picture picture{40, 20, {}};
   for (int y = 0; y < 20; ++y) {

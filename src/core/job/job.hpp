@@ -6,9 +6,8 @@
 //   CO "dot-lane start mat 1 holders 1=pen-black 2=fine-blade";   what is loaded before the first move
 //   CO "dot-lane pause 1 mat 1 holders 1=scoring-tip 2=fine-blade";   stop until exactly this is loaded
 // An empty holder is written "-". Pauses count from 1.
-//   CO "dot-lane marks sheet 2 15,21.4 289.8,21.4 289.8,283.4 15,283.4 22,21.4";   the printed sheet's four dots and
-//   the
-//     small one, mm from the mat's top left: find them; what follows is moved to where the print lies
+//   CO "dot-lane marks sheet 2 15,21.4 289.8,21.4 289.8,283.4 15,283.4 22,21.4";   four dots and a small
+//   one of a printed sheet, mm from the mat's top left: find them; what follows is moved to where the print lies
 //   CO "dot-lane as-laid";   what follows stays where it is
 #pragma once
 
