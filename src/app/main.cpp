@@ -45,5 +45,6 @@ int main(int argc, char** argv) {
   } else {
     window.take(options.positionalArguments());
   }
+  window.offerBrokenRun();
   return QApplication::exec();
 }

@@ -113,6 +113,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     sheets_panel->pack();
   });
   make_panel->useActions(actions_);
+  connect(run_panel, &RunPanel::jobSheetAsked, this,
+          [this] { actions_.find(QStringLiteral("save-job-sheet"))->trigger(); });
   connect(run_panel, &RunPanel::printAsked, this, [this] { actions_.find(QStringLiteral("save-print"))->trigger(); });
   copies_ = new CopyActions(
       session_, actions_, *notice_, [this] { shapes_->remove(); }, this);
@@ -268,6 +270,13 @@ void MainWindow::watchRun() {
                       : state == State::held   ? tr("held")
                                                : tr("running"));
     if (state == State::paused) setStage(Stage::run);
+    // Where the outcome is farthest off the plan, if that can be seen at all.
+    constexpr double kSeen = 0.1;
+    const auto& outcome = run_->outcome();
+    const bool off = state == State::over && outcome && outcome->most_mm > kSeen;
+    if (off) bench_->setLoad(outcome->worst_mat);
+    if (state != State::idle || pointing_) bench_->point({}, off ? std::optional(outcome->worst) : std::nullopt);
+    pointing_ = off;
     updateActions();
   });
   connect(run_, &RunController::moved, this, [this] {

@@ -16,6 +16,7 @@
 #include "app/panels/second_look.hpp"
 #include "app/place_actions.hpp"
 #include "app/run_controller.hpp"
+#include "app/run_shelf.hpp"
 #include "app/session.hpp"
 #include "app/shape_actions.hpp"
 #include "app/sheets/sheets_view.hpp"
@@ -49,6 +50,8 @@ class MainWindow : public QMainWindow {
   void take(const QStringList& files);
   /// Offers unsaved work that an ended program left, for a project's file, which could be read or not, or for none.
   void offerRecovery(const QString& path = {}, bool read = true);
+  /// Asks what becomes of a run that was broken off when the program ended, if there is one.
+  void offerBrokenRun();
 
  protected:
   void closeEvent(QCloseEvent* event) override;
@@ -76,6 +79,7 @@ class MainWindow : public QMainWindow {
   void exportTo(const QString& path);
   void remember(const QString& path);
   void watchRun();
+  void takeUpRun(const BrokenRun& run);
 
   Session session_;
   RunController* run_;
@@ -102,6 +106,7 @@ class MainWindow : public QMainWindow {
   Lanes* lanes_;
   Stage stage_ = Stage::draft;
   bool look_open_ = false, closing_ = false;
+  bool pointing_ = false;  // at what a run left farthest off
   bool lanes_folded_ = false, room_folded_ = true;
 };
 

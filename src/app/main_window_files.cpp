@@ -1,6 +1,7 @@
 // The window and files: bringing in, opening, saving, closing with unsaved work, exporting, what is taken from
 // elsewhere.
 #include <QCloseEvent>
+#include <QFile>
 #include <QFileInfo>
 #include <QLocale>
 #include <QMenu>
@@ -47,7 +48,7 @@ void MainWindow::addFileActions() {
   });
   actions_.add("save", tr("Save"), QKeySequence::Save, [this] { save(false); });
   actions_.add("save-as", tr("Save under another name…"), Qt::CTRL | Qt::SHIFT | Qt::Key_S, [this] { save(true); });
-  actions_.add("export", tr("Export the job: SVG, HPGL, PDF or PNG…"), Qt::CTRL | Qt::Key_E, [this] {
+  actions_.add("export", tr("Export the job: SVG, HPGL, G-code, PDF or PNG…"), Qt::CTRL | Qt::Key_E, [this] {
     const QString base = session_.path().isEmpty() ? qs(session_.project().name)
                                                    : QFileInfo(session_.path()).path() + QLatin1Char('/') +
                                                          QFileInfo(session_.path()).completeBaseName();
@@ -89,6 +90,50 @@ void MainWindow::offerRecovery(const QString& path, bool read) {
           offerRecovery(path, read);
         }},
        {tr("Decide later"), {}}});
+}
+
+void MainWindow::offerBrokenRun() {
+  session_.aside([this] {
+    tidy_runs();
+    auto runs = std::make_shared<std::vector<BrokenRun>>(broken_runs());
+    return [this, runs] {
+      if (runs->empty() || run_->active() || notice_->isVisible()) return;  // whatever is asked now comes first
+      const BrokenRun run = runs->front();
+      notice_->ask(
+          tr("A run of %1 was broken off on %2. If the mat is still where it was, with what lies on it, it can go "
+             "on at the exact stroke.")
+              .arg(qs(run.state.head.project), QLocale().toString(run.when, QLocale::ShortFormat)),
+          {{tr("Take it up"), [this, run] { takeUpRun(run); }},
+           {tr("Let it be"),
+            [this, run] {
+              let_run_be(run.folder);
+              offerBrokenRun();
+            }},
+           {tr("Decide later"), {}}});
+    };
+  });
+}
+
+void MainWindow::takeUpRun(const BrokenRun& run) {
+  afterSaving([this, run] {
+    const QString kept = run.folder + QStringLiteral("/project.dotlane"), file = qs(run.state.head.file);
+    const auto go = [this, run](bool read) {
+      if (!read) return;
+      setStage(Stage::run);
+      run_->clear();
+      run_->takeUp(run.folder);
+    };
+    const auto then = read_file(kept.toStdString()), now = read_file(file.toStdString());
+    if (then && now && *then == *now) {
+      session_.open(
+          file, [this](const std::function<void()>& open) { afterSaving(open); }, go);
+      return;
+    }
+    // The project has gone on since, or was never saved: the run has its own copy, which stays where it is.
+    const QString copy = run.folder + QStringLiteral("/taken-up.dotlane");
+    QFile::remove(copy);
+    go(QFile::copy(kept, copy) && session_.recover(copy, {}));
+  });
 }
 
 void MainWindow::save(bool as, std::function<void(bool)> then) {

@@ -1,34 +1,195 @@
 #include "app/run_controller.hpp"
 
+#include <QDateTime>
 #include <QPointer>
+#include <QUuid>
 #include <algorithm>
+#include <random>
 #include <utility>
+
+#include "app/run_shelf.hpp"
+#include "core/format/project_json.hpp"
+#include "device/run_again.hpp"
 
 namespace dotlane {
 
+namespace {
+
+JournalHead head_of(const Derived& derived, const QString& file, unsigned seed) {
+  JournalHead head;
+  head.file = file.toStdString();
+  head.job = QUuid::createUuid().toString(QUuid::Id128).toStdString();
+  head.project = derived.project.name;
+  head.begun = QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
+  head.laid_seed = seed;
+  return head;
+}
+
+/// Some moment of a run, neither at its beginning nor at its end.
+double share_by_chance(unsigned seed) {
+  std::mt19937 random(seed * 7919 + static_cast<unsigned>(QDateTime::currentMSecsSinceEpoch()));
+  return 0.15 + 0.7 * static_cast<double>(random()) / static_cast<double>(std::mt19937::max());
+}
+
+}  // namespace
+
 RunController::RunController(Session& session, std::unique_ptr<CutterLink> link, QObject* parent)
-    : QObject(parent), session_(session), link_(std::move(link)) {
-  connect(link_.get(), &CutterLink::moved, this, [this](const HeadState& head) {
+    : QObject(parent), session_(session), runner_(std::move(link)) {
+  connect(&runner_, &JobRunner::moved, this, [this](const HeadState& head) {
     head_ = head;
     emit moved();
   });
-  connect(link_.get(), &CutterLink::paused, this, [this](const LoadMarker& wanted) {
+  connect(&runner_, &JobRunner::paused, this, [this](const LoadMarker& wanted) {
     wanted_ = wanted;
+    paused_since_.start();
     problem_.clear();
     set(State::paused);
   });
-  connect(link_.get(), &CutterLink::wrongLoad, this, [this](const QString& problem) {
+  connect(&runner_, &JobRunner::wrongLoad, this, [this](const QString& problem) {
     problem_ = problem;
     set(State::paused);
   });
-  connect(link_.get(), &CutterLink::finished, this, [this](const RunRecord& record) {
+  connect(&awake_, &Awake::changed, this, [this] {
+    if (maySleep()) emit stateChanged();
+  });
+  connect(&runner_, &JobRunner::recalling, this, &RunController::stateChanged);
+  connect(&runner_, &JobRunner::journalChanged, this, &RunController::stateChanged);
+  connect(&runner_, &JobRunner::finished, this, [this](const RunRecord& record) {
     problem_ = QString::fromStdString(record.problem);
     set(State::over);
+    judge();
   });
+}
+
+void RunController::judge() {
+  outcome_.reset();
+  session_.aside([self = QPointer<RunController>(this), job = runner_.job(),
+                  record = std::make_shared<const RunRecord>(runner_.record())] {
+    const auto found = job ? compare(*job, *record) : OutcomeReport{};
+    return [self, found, job] {
+      if (!self || self->state_ != State::over || self->runner_.job() != job) return;
+      self->outcome_ = found;
+      emit self->stateChanged();
+    };
+  });
+}
+
+bool RunController::canGoOn() const {
+  return state_ == State::over && runner_.record().outcome != Outcome::done && !mat_out_ && runner_.job() &&
+         runner_.part() > 0;
+}
+
+RunController::Strokes RunController::strokes() const {
+  Strokes out;
+  if (!runner_.job()) return out;
+  const auto& all = runner_.job()->instructions;
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    if (!std::holds_alternative<RunHead>(all[i].what) || all[i].stroke == npos) continue;
+    ++out.all;
+    out.made += i < runner_.place().instruction;
+    out.maybe += i < std::max(runner_.place(), runner_.sentTo()).instruction;
+  }
+  return out;
+}
+
+void RunController::goOn() {
+  if (!canGoOn()) return;
+  problem_.clear();
+  outcome_.reset();
+  set(State::running);
+  runner_.goOn();
+}
+
+void RunController::goOnAfter(std::size_t strokes) {
+  if (!canGoOn()) return;
+  const auto& all = runner_.job()->instructions;
+  std::size_t at = 0;
+  for (std::size_t i = 0, n = 0; i < all.size() && n < strokes; ++i) {
+    if (!std::holds_alternative<RunHead>(all[i].what) || all[i].stroke == npos) continue;
+    ++n, at = i + 1;
+  }
+  problem_.clear();
+  outcome_.reset();
+  set(State::running);
+  runner_.goOnAt({at, 0});
+}
+
+void RunController::jumpTo(std::size_t pass) {
+  if (state_ != State::held || !runner_.job()) return;
+  const auto& all = runner_.job()->instructions;
+  const auto first = std::find_if(all.begin(), all.end(), [&](const Instruction& i) {
+    return i.pass == pass || std::holds_alternative<EndJob>(i.what);
+  });
+  set(State::running);
+  runner_.jump({static_cast<std::size_t>(first - all.begin()), 0});
+}
+
+void RunController::leavePass() {
+  jumpTo(static_cast<std::size_t>(std::max(1, currentPass())));  // they count from 1: this is the next one
+}
+
+void RunController::repeatPass() {
+  if (state_ != State::held || !runner_.job()) return;
+  const auto pass = static_cast<std::size_t>(std::max(1, currentPass()) - 1);
+  const auto& all = runner_.job()->instructions;
+  // Not its pause: what it needs is loaded.
+  const auto first = std::find_if(all.begin(), all.end(), [&](const Instruction& i) {
+    return i.pass == pass && !std::holds_alternative<LoadHolders>(i.what);
+  });
+  set(State::running);
+  runner_.jump({static_cast<std::size_t>(first - all.begin()), 0});
+}
+
+void RunController::matTakenOut() {
+  if (!canGoOn()) return;
+  runner_.matUnloaded();
+  mat_out_ = true;
+  emit stateChanged();
+}
+
+void RunController::takeUp(const QString& folder) {
+  if (active()) return;
+  starting_ = true;
+  mat_out_ = false;
+  problem_.clear();
+  outcome_.reset();
+  plan_ = std::make_shared<const Plan>();
+  print_.reset();
+  lies_.clear();
+  head_ = {};
+  set(State::running);
+  session_.aside(
+      [self = QPointer<RunController>(this), folder] {
+        auto again = std::make_shared<Result<RunAgain>>(run_again(folder.toStdString()));
+        return [self, folder, again] {
+          if (!self || !std::exchange(self->starting_, false)) return;
+          if (!*again) {
+            self->problem_ = QString::fromStdString(again->error().line());
+            self->set(State::idle);
+            emit self->session_.said(self->problem_, true);
+            return;
+          }
+          const auto job = (*again)->papers.job;
+          self->plan_ = std::shared_ptr<const Plan>(job, &job->plan);
+          for (const auto& sheet : job->printed) self->lies_[sheet.sheet] = sheet.placement;
+          const JournalState state = (*again)->state;
+          (void)self->runner_.takeUp(std::move((*again)->papers), folder, state);
+          self->problem_ = QString::fromStdString(self->runner_.record().problem);
+          if (self->problem_.isEmpty())
+            self->problem_ = tr("It was broken off when the program ended. Nothing moves before you go on.");
+          self->set(State::over);
+        };
+      },
+      1);
 }
 
 void RunController::set(State state) {
   state_ = state;
+  if (active()) {
+    awake_.keep(tr("A job is running on the cutter"));
+  } else {
+    awake_.let();
+  }
   emit stateChanged();
 }
 
@@ -37,20 +198,30 @@ const Pause* RunController::pause() const {
   return state_ == State::paused && wanted_.number >= 1 && i < plan_->pauses.size() ? &plan_->pauses[i] : nullptr;
 }
 
+double RunController::pausedFor() const {
+  constexpr double kMs = 1000;
+  return state_ == State::paused && paused_since_.isValid() ? static_cast<double>(paused_since_.elapsed()) / kMs : 0;
+}
+
 double RunController::planTime() const {
-  // The cutter's clock does not run during pauses, and the simulated one keeps the plan's pace without its factors.
-  double running = head_.seconds, time = 0;
-  for (const auto& pass : plan_->passes) {
-    if (state_ != State::over && pass.index - 1 >= 0) {
-      const Pause* now = pause();
-      if (now && now->before_pass == static_cast<std::size_t>(pass.index - 1)) return now->start_s;
-    }
-    const double seconds = pass.seconds / pass.pace.factor;
-    if (running <= seconds) return pass.start_s + running * pass.pace.factor;
-    running -= seconds;
-    time = pass.start_s + pass.seconds;
-  }
-  return time;
+  if (const Pause* now = pause()) return now->start_s;
+  const auto& job = runner_.job();
+  if (!job || plan_->passes.empty() || starting_) return 0;
+  if (!runner_.capabilities().confirms) return std::min(head_.seconds, plan_->seconds);
+  const JobPlace place = runner_.place();
+  if (place.instruction >= job->instructions.size()) return plan_->seconds;
+  const Instruction& now = job->instructions[place.instruction];
+  if (now.pass >= plan_->passes.size()) return place.instruction == 0 ? 0 : plan_->seconds;
+  const Pass& pass = plan_->passes[now.pass];
+  if (now.stroke == npos) return pass.start_s;
+  const std::size_t n = static_cast<std::size_t>(now.round) * pass.strokes.size() + now.stroke;
+  if (n >= pass.stroke_end_s.size()) return pass.start_s;
+  const double from = n > 0 ? pass.stroke_end_s[n - 1] : pass.marks_s + pass.ready_s;
+  const auto* run = std::get_if<RunHead>(&now.what);
+  double length = 0;
+  for (std::size_t i = 1; run && i < run->head.size(); ++i) length += distance(run->head[i - 1], run->head[i]);
+  const double share = length > 0 ? std::min(1.0, place.run_mm / length) : 0;
+  return pass.start_s + from + (pass.stroke_end_s[n] - from) * share;
 }
 
 int RunController::currentPass() const {
@@ -64,7 +235,7 @@ int RunController::currentPass() const {
 
 double RunController::secondsLeft() const { return std::max(0.0, plan_->seconds - planTime()); }
 
-void RunController::setTimeScale(double scale) { link_->setTimeScale(scale); }
+void RunController::setTimeScale(double scale) { runner_.setTimeScale(scale); }
 
 void RunController::start() {
   const auto derived = session_.derivedHandle();
@@ -74,22 +245,28 @@ void RunController::start() {
   head_.position = home_of(session_.project().machine);
   head_.mat = plan_->passes.front().load;
   problem_.clear();
-  std::vector<std::string> holders;
-  for (const auto& load : plan_->first_load) holders.push_back(load.holds);
+  outcome_.reset();
+  mat_out_ = false;
   print_ = std::make_shared<const Print>(derived);
   lies_.clear();
   starting_ = true;
   set(State::running);
   session_.aside(
-      [self = QPointer<RunController>(this), derived, seed = ++runs_, holders] {
+      [self = QPointer<RunController>(this), derived, seed = ++runs_,
+       file = session_.modified() ? QString() : session_.path(), landing = landing_, fault = fault_] {
         auto job = std::make_shared<Job>(compile(derived->plan, derived->project.machine));
         job->printed = laid_by_chance(derived->project, derived->layout, derived->plan, seed);
-        return [self, job, holders] {
+        Physics physics = physics_of(derived->project, landing);
+        physics.seed = seed;
+        if (fault) physics.faults.push_back({*fault, derived->plan.running_seconds() * share_by_chance(seed)});
+        auto papers = std::make_shared<RunPapers>(
+            papers_of(job, head_of(*derived, file, seed), to_json(derived->project), std::move(physics)));
+        return [self, papers] {
           if (!self || !self->starting_) return;  // cancelled meanwhile
           self->starting_ = false;
-          for (const auto& sheet : job->printed) self->lies_[sheet.sheet] = sheet.placement;
+          for (const auto& sheet : papers->job->printed) self->lies_[sheet.sheet] = sheet.placement;
           if (!self->lies_.empty()) emit self->stateChanged();
-          self->link_->start(*job, holders);
+          self->runner_.start(std::move(*papers), new_run_folder());
         };
       },
       1);
@@ -98,25 +275,25 @@ void RunController::start() {
 void RunController::confirmLoaded(const std::vector<std::string>& holders) {
   if (state_ != State::paused) return;
   problem_.clear();
-  link_->confirmLoaded(holders);
+  runner_.confirmLoaded(holders);
   set(State::running);
 }
 
 void RunController::hold() {
   if (state_ != State::running || starting_) return;
-  link_->hold();
+  runner_.hold();
   set(State::held);
 }
 
 void RunController::resume() {
   if (state_ != State::held) return;
-  link_->resume();
+  runner_.resumeHeld();
   set(State::running);
 }
 
 void RunController::cancel() {
   if (std::exchange(starting_, false)) return set(State::idle);
-  if (active()) link_->cancel();
+  if (active()) runner_.cancel();
 }
 
 void RunController::clear() {

@@ -1,6 +1,7 @@
 #include "app/style.hpp"
 
 #include <QApplication>
+#include <QComboBox>
 #include <QPalette>
 #include <QStyle>
 #include <QStyleFactory>
@@ -148,6 +149,12 @@ void use_theme(bool dark) {
   QApplication::setFont(ui_font(13));
   qApp->setStyleSheet(style_sheet(t));
   for (QWidget* widget : QApplication::allWidgets()) widget->update();
+}
+
+void keep_narrow(QComboBox* box) {
+  constexpr int kLetters = 8;
+  box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  box->setMinimumContentsLength(kLetters);
 }
 
 void set_kind(QWidget* widget, const char* kind) { widget->setProperty("kind", QString::fromLatin1(kind)); }

@@ -5,6 +5,8 @@
 
 #include "render/theme.hpp"
 
+class QComboBox;
+
 namespace dotlane {
 
 /// The theme all windows paint with.
@@ -15,5 +17,7 @@ void use_theme(bool dark);
 
 /// Gives a widget one of the style sheet's kinds ("pill", "primary", "quiet", "heading", "card", ...).
 void set_kind(QWidget* widget, const char* kind);
+/// A box that is as narrow as its panel, however long its entries are.
+void keep_narrow(QComboBox* box);
 
 }  // namespace dotlane

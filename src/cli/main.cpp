@@ -1,11 +1,11 @@
 // dot-lane-cli: the whole road for scripts and tests.
-#include <QEventLoop>
-
 #include <algorithm>
 #include <cstdio>
 #include <filesystem>
 #include <memory>
+#include <tuple>
 
+#include "cli/dry_run.hpp"
 #include "cli/fit.hpp"
 #include "cli/guide.hpp"
 #include "cli/input.hpp"
@@ -18,10 +18,11 @@
 #include "cli/stencil.hpp"
 #include "cli/stock.hpp"
 #include "core/format/files.hpp"
+#include "core/job/gcode.hpp"
 #include "core/project/edit.hpp"
 #include "core/text_scan.hpp"
-#include "device/sim_cutter_link.hpp"
 #include "render/job_export.hpp"
+#include "render/job_sheet.hpp"
 #include "render/print_sheet.hpp"
 
 namespace dotlane::cli {
@@ -71,12 +72,18 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes
   check P                      the findings; exit code 1 when one is an error
-  dry-run P [--picture-dir D] [--seed N]
+  dry-run P [--picture-dir D] [--seed N] [--physics on|off] [--fault KIND[@SECONDS|@PERCENT%]]... [--journal DIR]
+          [--speed N]          times as fast as the machine; as fast as it can where nothing is said
                                the whole job on the simulated cutter, pauses confirmed as the job wants; printed sheets are laid
-                               by chance, found by their marks, and the cut compared with the print
+                               by chance, found by their marks, and the cut compared with the print. With physics blades trail
+                               and tools land a little off; faults: dry wear wrong-tool slip jam link power garbage full
+  dry-run P --resume DIR       goes on with the run of that journal
   print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]
                                what is printed before it is cut, with bleed and marks: one page a sheet, as large as the sheet
-  export P -o FILE             .svg .hpgl .plt .png .pdf  [--sheet N] [--pass N] [--per-mm N]
+  export P -o FILE             .svg .hpgl .plt .gcode .nc .png .pdf  [--sheet N] [--pass N] [--per-mm N]
+         [--profile FILE.json] how a G-code machine lifts its tool: {"lift": "z"|"servo", "up", "down", "arcs", ...}
+  sheet P -o FILE.pdf|FILE.html [--paper WIDTHxHEIGHT]
+                               the job sheet: time, stock, passes, what hands do and when, cautions, every sheet at true scale
   near-stocks P [--within 5] [-o P2.dotlane]
                                stocks in use whose colours hardly differ, what the lesser ones carry, sheets saved as one
   tools P | stocks P           what the rack and the shelf hold, with their ids
@@ -194,60 +201,20 @@ int check_command(Options o, bool json) {
   return worst(derived.findings) == Severity::error ? 1 : 0;
 }
 
-int dry_run(Options o, bool json) {
-  const auto pictures = o.value("--picture-dir");
-  const int seed = o.integer("--seed", 1);
-  const Input input = load(o.positional("the project"));
-  o.finish();
-  const auto app = application();
-  DrawingCache cache;
-  const auto kept = std::make_shared<const Derived>(with_better_order(derive(input.project, cache)));
-  const Derived& derived = *kept;
-  if (derived.plan.passes.empty()) refuse("nothing to run: no line has a role and a tool");
-  auto held = [](const std::vector<HolderLoad>& loads) {
-    std::vector<std::string> out;
-    for (const auto& l : loads) out.push_back(l.holds);
-    return out;
-  };
-  SimCutterLink link;
-  QEventLoop loop;
-  RunRecord record;
-  QObject::connect(&link, &CutterLink::paused, &link,
-                   [&](const LoadMarker& wanted) { link.confirmLoaded(wanted.holders); });
-  QObject::connect(&link, &CutterLink::finished, &loop, [&](const RunRecord& r) {
-    record = r;
-    loop.quit();
-  });
-  link.setTimeScale(0);
-  Job job = compile(derived.plan, input.project.machine);
-  job.printed = laid_by_chance(input.project, derived.layout, derived.plan, static_cast<unsigned>(seed));
-  link.start(job, held(derived.plan.first_load));
-  if (link.running()) loop.exec();
-  Json report = run_report(record, derived.plan);
-  if (!job.printed.empty()) report["printed"] = printed_report(input.project, derived.plan, record, job.printed);
-  json ? print_json(report) : print(run_text(report));
-  if (pictures) {
-    std::error_code status;
-    std::filesystem::create_directories(*pictures, status);
-    const Print print(kept);
-    for (const auto& sheet : input.project.sheets) {
-      const std::string path = *pictures + "/sheet-" + std::to_string(sheet.id) + ".png";
-      const auto lies = std::find_if(job.printed.begin(), job.printed.end(),
-                                     [&](const PrintedSheet& s) { return s.sheet == sheet.id; });
-      const Affine placement = lies == job.printed.end() ? Affine{} : lies->placement;
-      need(write_png(outcome_image(input.project, record, sheet, 4, &print, placement), path));
-    }
-  }
-  return record.outcome == Outcome::done ? 0 : 1;
-}
-
 int export_command(Options o, bool json) {
   const auto out = o.value("-o");
   const ExportSelection selection{o.integer("--sheet", 0), o.integer("--pass", 0)};
   const double per_mm = o.number("--per-mm", 8);
+  const auto profile_file = o.value("--profile");
   const Input input = load(o.positional("the project"));
   o.finish();
   if (!out) refuse("-o FILE is missing");
+  ExportOptions options{selection, per_mm, {}};
+  if (profile_file) {
+    auto profile = gcode_profile_from(need(read_file(*profile_file)));
+    if (!profile) refuse(*profile_file + ": " + profile.error().message);
+    options.gcode = *profile;
+  }
   DrawingCache cache;
   const Derived derived = with_better_order(derive(input.project, cache));
   if (selection.pass > static_cast<int>(derived.plan.passes.size())) {
@@ -259,8 +226,32 @@ int export_command(Options o, bool json) {
   if (!known_sheet) refuse("there is no sheet " + std::to_string(selection.sheet));
   if (per_mm > 60) refuse("--per-mm takes up to 60 px a mm");
   const auto app = application();
-  need(export_job(input.project, derived, *out, {selection, per_mm}));
+  need(export_job(input.project, derived, *out, options));
   if (json) print_json(Json{{"file", *out}});
+  return 0;
+}
+
+int sheet_command(Options o, bool json) {
+  const auto out = o.value("-o");
+  const auto paper = o.value("--paper");
+  const Input input = load(o.positional("the project"));
+  o.finish();
+  if (!out) refuse("-o FILE.pdf or FILE.html is missing");
+  const auto app = application();
+  DrawingCache cache;
+  const Derived derived = with_better_order(derive(input.project, cache));
+  int pages = 1;
+  if (ends_with(*out, ".pdf")) {
+    Paper size = paper_for(input.project.unit);
+    if (paper) std::tie(size.width_mm, size.height_mm) = size_from("--paper", *paper);
+    pages = need(write_job_sheet_pdf(input.project, derived, *out, size));
+  } else if (ends_with(*out, ".html")) {
+    need(write_job_sheet_html(input.project, derived, *out));
+  } else {
+    refuse("a job sheet is written to a .pdf or a .html");
+  }
+  json ? print_json({{"file", *out}, {"pages", pages}})
+       : cli::print("Wrote " + *out + ": " + std::to_string(pages) + " pages\n");
   return 0;
 }
 
@@ -354,6 +345,7 @@ int run(std::vector<std::string> words) {
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);
   if (command == "print") return print_command(std::move(o), json);
+  if (command == "sheet") return sheet_command(std::move(o), json);
   if (command == "export") return export_command(std::move(o), json);
   if (command == "tools" || command == "stocks") return shelf(std::move(o), json, command == "tools");
   refuse("there is no command \"" + command + "\"; try dot-lane-cli help");

@@ -305,6 +305,15 @@ std::string run_text(const Json& r) {
   if (r.contains("problem")) out += r["problem"].get<std::string>() + "\n";
   for (const auto& [tool, mm] : r["marked_mm"].items())
     out += padded(tool, 24, false) + padded(rounded_text(mm, 1), 12) + " mm marked\n";
+  if (r.contains("deviation_mm")) {
+    const auto count = [&](const char* key) { return std::to_string(r[key].get<int>()); };
+    out += "Strokes: " + count("strokes_made") + " made, " + count("strokes_twice") + " twice, " +
+           count("strokes_missing") + " missing; marks at most " +
+           rounded_text(r["deviation_mm"]["max"].get<double>(), 3) + " mm off, " +
+           rounded_text(r["deviation_mm"]["mean"].get<double>(), 3) + " mm in the mean, " + count("corners_rounded") +
+           " corners rounded\n";
+    if (r["resumed"].get<int>() > 0) out += "Gone on " + count("resumed") + " times after it was broken off\n";
+  }
   for (const auto& sheet : r.value("printed", Json::array())) {
     out += "Printed sheet with the id " + std::to_string(sheet["sheet_id"].get<int>()) + ": ";
     out += sheet["found"].is_null()

@@ -1,5 +1,11 @@
 #include "device/sim_server.hpp"
 
+#include <algorithm>
+#include <cstdlib>
+#include <iterator>
+#include <utility>
+
+#include "core/format/journal.hpp"
 #include "device/wire.hpp"
 
 namespace dotlane {
@@ -42,13 +48,62 @@ void SimServer::accept() {
   client_ = next;
   connect(client_, &QLocalSocket::readyRead, this, &SimServer::readLines);
   connect(client_, &QLocalSocket::disconnected, this, [this] {
-    timer_.stop();
-    cutter_.reset();
     client_->deleteLater();
     client_ = nullptr;
-    emit clientGone();
+    alone_ = true;
+    left_alone();
   });
-  send(wire::line_of({{"ev", "ready"}, {"window", wire::kWindow}}));
+  const DeviceMemory& last = memory_.last();
+  send(wire::line_of({{"ev", "ready"},
+                      {"window", wire::kWindow},
+                      {"job", last.job},
+                      {"part", last.part},
+                      {"done", last.done},
+                      {"run_mm", last.run_mm},
+                      {"seconds", last.seconds}}));
+}
+
+/// Nobody to work for: the stroke under way is finished, the tool comes up.
+void SimServer::left_alone() {
+  if (cutter_ && !over_ && cutter_->state() == Cutter::State::running && cutter_->down()) return;
+  if (cutter_ && !over_) note();
+  timer_.stop();
+  cutter_.reset();
+  over_ = true, alone_ = false;
+  emit clientGone();
+}
+
+void SimServer::note() {
+  auto marks = cutter_->take_marks();
+  if (memory_.is_open() && !job_.empty()) {
+    const DeviceMemory now{job_, part_, cutter_->done(), cutter_->under_way_mm(), cutter_->seconds()};
+    const DeviceMemory& last = memory_.last();
+    const bool news = !marks.empty() || now.done != last.done || now.run_mm != last.run_mm;
+    constexpr int kNoMemory = 8;
+    // What cannot be kept must not have happened: it goes off before anybody hears of it.
+    if (news && !memory_.add(now, marks)) std::_Exit(kNoMemory);
+  }
+  unsaid_.insert(unsaid_.end(), std::make_move_iterator(marks.begin()), std::make_move_iterator(marks.end()));
+}
+
+void SimServer::meet(FaultKind fault) {
+  constexpr int kPowerIsOff = 9;
+  switch (fault) {
+    case FaultKind::power:
+      note();
+      std::_Exit(kPowerIsOff);
+    case FaultKind::link:
+      if (client_) client_->abort();
+      break;
+    case FaultKind::garbage:
+      garbles_ = true;
+      break;
+    case FaultKind::full:
+      full_.start();
+      break;
+    default:
+      break;
+  }
 }
 
 void SimServer::send(const std::string& line) {
@@ -72,20 +127,54 @@ void SimServer::handle(const QByteArray& line) {
   const auto message = wire::Json::parse(line.begin(), line.end());
   const auto op = message.at("op").get<std::string>();
   if (op == "start") {
+    job_ = message.value("job", std::string()), part_ = message.value("part", 1);
+    Physics physics = wire::to_physics(message.value("physics", wire::Json()));
     cutter_ = std::make_unique<Cutter>(wire::to_machine(message.at("machine")), texts(message.at("holders")),
                                        wire::to_printed(message.value("printed", wire::Json::array())));
+    const double clock = memory_.last().job == job_ ? memory_.last().seconds : 0;
+    faults_.clear();
+    for (const auto& fault : physics.faults) {
+      const bool of_line = fault.kind == FaultKind::link || fault.kind == FaultKind::power ||
+                           fault.kind == FaultKind::garbage || fault.kind == FaultKind::full;
+      constexpr double kMoment = 1e-6;  // s: what ended the stream before is over
+      if (of_line && fault.at_s > clock + kMoment) faults_.push_back(fault);
+    }
+    std::stable_sort(faults_.begin(), faults_.end(), [](const Fault& a, const Fault& b) { return a.at_s < b.at_s; });
+    cutter_->set_physics(std::move(physics));
+    cutter_->set_part(part_);
+    cutter_->set_clock(clock);
+    if (memory_.is_open() && !job_.empty()) (void)memory_.begin(job_, part_);
     scale_ = message.value("scale", 1.0);
-    over_ = pause_told_ = false;
+    over_ = pause_told_ = garbles_ = false;
+    received_ = kept_back_ = met_ = 0;
+    full_.invalidate();
+    unsaid_.clear();
     since_tick_.start();
     since_report_.start();
     timer_.start(scale_ > 0 ? kTickMs : 0);
     return;
   }
+  if (op == "recall") {
+    if (cutter_) note();
+    memory_.recall([this](std::vector<Mark> marks) {
+      send(wire::line_of({{"ev", "recalled"}, {"marks", wire::from_marks(marks)}}));
+    });
+    return;
+  }
   if (!cutter_ || over_) return;
   if (op == "data") {
-    cutter_->feed(message.at("text").get<std::string>());
+    auto text = message.at("text").get<std::string>();
+    if (message.value("at", received_) != received_) return;  // it follows what has to be sent again
+    if (std::exchange(garbles_, false) && !text.empty())
+      text[text.size() / 2] = static_cast<char>(text[text.size() / 2] ^ 5);
+    if (message.contains("crc") && message.at("crc").get<unsigned>() != checksum_of(text)) {
+      send(wire::line_of({{"ev", "again"}, {"at", received_}}));
+      return;
+    }
+    received_ += text.size();
+    cutter_->feed(text);
   } else if (op == "end") {
-    cutter_->end();
+    if (message.value("bytes", received_) == received_) cutter_->end();
   } else if (op == "loaded") {
     const auto problem = cutter_->loaded(texts(message.at("holders")));
     if (problem.empty()) {
@@ -109,8 +198,25 @@ void SimServer::handle(const QByteArray& line) {
 void SimServer::tick() {
   if (!cutter_ || over_) return;
   const double real = static_cast<double>(since_tick_.restart()) / 1000;
-  cutter_->advance(scale_ > 0 ? real * scale_ : kFastSlice);
-  if (const auto credit = cutter_->take_credit()) send(wire::line_of({{"ev", "credit"}, {"bytes", credit}}));
+  double budget = scale_ > 0 ? real * scale_ : kFastSlice;
+  while (met_ < faults_.size() && cutter_ && !over_) {
+    const double until = faults_[met_].at_s - cutter_->seconds();
+    if (until > budget) break;
+    const double used = until > 0 ? cutter_->advance(until) : 0;
+    budget -= used;
+    if (used < until - 1e-9) break;  // it had to stop before
+    note();
+    meet(faults_[met_++].kind);
+  }
+  if (!cutter_ || over_) return;
+  cutter_->advance(std::max(0.0, budget));
+  note();
+  if (alone_) return left_alone();
+  constexpr int kFullMs = 400;
+  kept_back_ += cutter_->take_credit();
+  if (full_.isValid() && full_.elapsed() > kFullMs) full_.invalidate();
+  if (kept_back_ > 0 && !full_.isValid())
+    send(wire::line_of({{"ev", "credit"}, {"bytes", std::exchange(kept_back_, 0)}}));
   const auto state = cutter_->state();
   const bool stopped = state != Cutter::State::running && state != Cutter::State::waiting;
   if (stopped || since_report_.elapsed() >= kReportMs) report();
@@ -126,10 +232,10 @@ void SimServer::tick() {
 
 void SimServer::report() {
   since_report_.restart();
+  note();
   const Vec at = cutter_->position();
   for (const auto& registration : cutter_->take_registrations())
     send(wire::line_of(wire::from_registration(registration)));
-  const auto marks = cutter_->take_marks();
   send(wire::line_of({{"ev", "progress"},
                       {"x", at.x},
                       {"y", at.y},
@@ -137,7 +243,9 @@ void SimServer::report() {
                       {"seconds", cutter_->seconds()},
                       {"tool", cutter_->tool()},
                       {"mat", cutter_->mat()},
-                      {"marks", wire::from_marks(marks)}}));
+                      {"done", cutter_->done()},
+                      {"run_mm", cutter_->under_way_mm()},
+                      {"marks", wire::from_marks(std::exchange(unsaid_, {}))}}));
 }
 
 void SimServer::finish() {

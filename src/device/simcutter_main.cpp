@@ -14,10 +14,19 @@ int main(int argc, char** argv) {
   const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("Name of the local socket to listen on."),
                                   QStringLiteral("name"), QStringLiteral("dot-lane-simcutter"));
   const QCommandLineOption once(QStringLiteral("once"), QStringLiteral("End when the first client has gone."));
-  options.addOptions({socket, once});
+  const QCommandLineOption mat(QStringLiteral("mat"),
+                               QStringLiteral("File that keeps what is on the mat, and how far the job is."),
+                               QStringLiteral("file"));
+  options.addOptions({socket, once, mat});
   options.process(app);
 
   dotlane::SimServer server;
+  if (options.isSet(mat)) {
+    if (const auto opened = server.remember(options.value(mat).toStdString()); !opened) {
+      std::fprintf(stderr, "dot-lane-simcutter: %s\n", opened.error().line().c_str());
+      return 2;
+    }
+  }
   if (!server.listen(options.value(socket))) {
     std::fprintf(stderr, "dot-lane-simcutter: cannot listen on %s: %s\n", qPrintable(options.value(socket)),
                  qPrintable(server.errorString()));

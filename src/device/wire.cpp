@@ -38,7 +38,14 @@ Json from_marks(const std::vector<Mark>& marks) {
   for (const auto& mark : marks) {
     Json points = Json::array();
     for (const Vec p : mark.points) points.push_back(rounded(p.x)), points.push_back(rounded(p.y));
-    out.push_back({{"tool", mark.tool}, {"mat", mark.mat}, {"points", std::move(points)}});
+    Json one{{"tool", mark.tool},
+             {"mat", mark.mat},
+             {"part", mark.part},
+             {"at", mark.at},
+             {"mm", {rounded(mark.from_mm), rounded(mark.to_mm)}},
+             {"points", std::move(points)}};
+    if (mark.strength < 1) one["strength"] = mark.strength;
+    out.push_back(std::move(one));
   }
   return out;
 }
@@ -47,6 +54,10 @@ std::vector<Mark> to_marks(const Json& json) {
   std::vector<Mark> out;
   for (const auto& item : json) {
     Mark mark{item.at("tool").get<std::string>(), item.value("mat", 1), {}};
+    mark.part = item.value("part", 1), mark.at = item.value("at", std::size_t{0});
+    mark.strength = item.value("strength", 1.0);
+    if (item.contains("mm"))
+      mark.from_mm = item.at("mm").at(0).get<double>(), mark.to_mm = item.at("mm").at(1).get<double>();
     const auto& points = item.at("points");
     for (std::size_t i = 0; i + 1 < points.size(); i += 2) {
       mark.points.push_back({points[i].get<double>(), points[i + 1].get<double>()});
@@ -79,6 +90,34 @@ Affine to_map(const Json& json) {
 }
 
 }  // namespace
+
+Json from_physics(const Physics& physics) {
+  Json tools = Json::object();
+  for (const auto& [id, body] : physics.tools)
+    tools[id] = {
+        {"trail_mm", body.trail_mm}, {"x", body.tip.x}, {"y", body.tip.y}, {"inks", body.inks}, {"edge", body.edge}};
+  Json faults = Json::array();
+  for (const auto& fault : physics.faults) faults.push_back({{"kind", word(fault.kind)}, {"at_s", fault.at_s}});
+  return {{"seed", physics.seed}, {"landing_mm", physics.landing_mm}, {"tools", tools}, {"faults", faults}};
+}
+
+Physics to_physics(const Json& json) {
+  Physics out;
+  if (!json.is_object()) return out;
+  out.seed = json.value("seed", 1U);
+  out.landing_mm = json.value("landing_mm", 0.0);
+  const Json tools = json.value("tools", Json::object());
+  for (const auto& [id, body] : tools.items())
+    out.tools[id] = {body.value("trail_mm", 0.0),
+                     {body.value("x", 0.0), body.value("y", 0.0)},
+                     body.value("inks", false),
+                     body.value("edge", false)};
+  for (const auto& fault : json.value("faults", Json::array())) {
+    if (const auto kind = fault_from(fault.value("kind", std::string())))
+      out.faults.push_back({*kind, fault.value("at_s", 0.0)});
+  }
+  return out;
+}
 
 Json from_printed(const std::vector<PrintedSheet>& printed) {
   Json out = Json::array();

@@ -3,7 +3,7 @@
 #include <QBuffer>
 
 #include "core/format/files.hpp"
-#include "core/job/job.hpp"
+#include "core/job/hpgl.hpp"
 #include "core/plan/selection.hpp"
 #include "core/text_scan.hpp"
 
@@ -14,7 +14,10 @@ Result<void> svg(const Project& p, const Derived& d, const std::string& path, co
   return write_file(path, write_svg(p, d.layout, d.plan, o.selection));
 }
 Result<void> hpgl(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
-  return write_file(path, compile(select(d.plan, o.selection), p.machine).hpgl);
+  return write_file(path, hpgl_of(compile(select(d.plan, o.selection), p.machine)).text);
+}
+Result<void> gcode(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
+  return write_file(path, gcode_of(compile(select(d.plan, o.selection), p.machine), o.gcode).text);
 }
 Result<void> pdf(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
   return write_sheet_pdf(p, d, o.selection, QString::fromStdString(path));
@@ -28,6 +31,7 @@ Result<void> png(const Project& p, const Derived& d, const std::string& path, co
 const std::vector<ExportFormat>& export_formats() {
   static const std::vector<ExportFormat> formats{{{".svg"}, "SVG, one group a pass", svg},
                                                  {{".hpgl", ".plt"}, "HPGL for a cutter", hpgl},
+                                                 {{".gcode", ".nc"}, "G-code", gcode},
                                                  {{".pdf"}, "True-scale pages", pdf},
                                                  {{".png"}, "Picture of the sheets", png}};
   return formats;

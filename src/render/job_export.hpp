@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "core/job/gcode.hpp"
 #include "render/sheet_export.hpp"
 
 namespace dotlane {
@@ -12,6 +13,7 @@ namespace dotlane {
 struct ExportOptions {
   ExportSelection selection;
   double px_per_mm = 8;  ///< of pictures
+  GcodeProfile gcode{};
 };
 
 struct ExportFormat {

@@ -86,6 +86,51 @@ QImage outcome_image(const Project& project, const RunRecord& record, const Shee
   return image;
 }
 
+QSizeF sheet_page(const Sheet& sheet) { return {sheet.area.width() + 2 * kMargin, sheet.area.height() + 2 * kMargin}; }
+
+void paint_sheet_page(QPainter& p, const Project& project, const Derived& derived, const Sheet& sheet, int pass,
+                      double px_per_mm) {
+  const View view{px_per_mm, QPointF(kMargin - sheet.area.x0, kMargin - sheet.area.y0) * px_per_mm};
+  // Patterns are in pen widths; a true-scale page wants pens in mm, so a hair's width stands in for the screen's px.
+  p.setPen(QPen(QColor("#8B857B"), 0.1 * px_per_mm));
+  p.setBrush(Qt::NoBrush);
+  p.drawRect(view.to_px(sheet.area));
+  const Drawing drawing = shown_drawing(derived, {sheet.id, pass});
+  for (const auto& piece : drawing.pieces) {
+    for (std::size_t l = 0; l < piece->flat->lines.size(); ++l) {
+      const Line& line = piece->piece->lines[l];
+      const Tool* tool = find_tool(project, line.tool);
+      QPen pen(
+          line.role == Role::draw && tool ? to_qcolor(tool->ink) : line_color(line.role, line.color, {255, 255, 255}),
+          0.2 * px_per_mm);
+      if (line.role == Role::score) pen.setDashPattern({15, 10});
+      if (line.role == Role::engrave) pen.setDashPattern({2, 4});
+      if (line.role == Role::emboss) pen.setDashPattern({12, 4, 2, 4});
+      if (line.role == Role::guide) pen.setDashPattern({1, 10});
+      pen.setCapStyle(Qt::FlatCap);
+      p.setPen(pen);
+      for (std::size_t c = 0; c < piece->flat->lines[l].polylines->size(); ++c) {
+        QPolygonF polygon;
+        for (const Vec q : piece->course(l, c).points) polygon.append(view.to_px(q));
+        p.drawPolyline(polygon);
+      }
+    }
+  }
+  QFont font = ui_font(12);
+  font.setPixelSize(static_cast<int>(3 * px_per_mm));
+  p.setFont(font);
+  p.setPen(QPen(light_theme().ink, 0.2 * px_per_mm));
+  const double y = (sheet.area.height() + 2 * kMargin - 3.5) * px_per_mm, x0 = kMargin * px_per_mm;
+  p.drawLine(QPointF(x0, y), QPointF(x0 + 50 * px_per_mm, y));
+  const Stock* stock = find_stock(project, sheet.stock);
+  p.drawText(QPointF(x0 + 53 * px_per_mm, y + px_per_mm),
+             QStringLiteral("50 mm  ·  %1  ·  %2, %3 x %4 mm%5")
+                 .arg(QString::fromStdString(project.name), QString::fromStdString(stock ? stock->name : std::string()),
+                      QString::fromStdString(rounded_text(sheet.area.width(), 1)),
+                      QString::fromStdString(rounded_text(sheet.area.height(), 1)),
+                      derived.plan.mirrored ? QStringLiteral("  ·  mirrored") : QString()));
+}
+
 Result<void> write_sheet_pdf(const Project& project, const Derived& derived, const ExportSelection& selection,
                              const QString& path) {
   // Written to memory first: the file is replaced whole or not at all.
@@ -95,7 +140,6 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
   pdf.setResolution(1200);
   pdf.setTitle(QString::fromStdString(project.name));
   pdf.setCreator(QStringLiteral("Dot Lane"));
-  const Theme& theme = light_theme();
   std::vector<Sheet> sheets;
   for (const auto& sheet : project.sheets) {
     if (selection.sheet == 0 || sheet.id == selection.sheet) sheets.push_back(sheet);
@@ -105,7 +149,7 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
   const double px_per_mm = 1200 / kMmPerInch;
   for (std::size_t i = 0; i < sheets.size(); ++i) {
     const Sheet& sheet = sheets[i];
-    const QSizeF page(sheet.area.width() + 2 * kMargin, sheet.area.height() + 2 * kMargin);
+    const QSizeF page = sheet_page(sheet);
     pdf.setPageLayout(QPageLayout(QPageSize(page, QPageSize::Millimeter, {}, QPageSize::ExactMatch),
                                   QPageLayout::Portrait, {}, QPageLayout::Millimeter));
     if (i == 0) {
@@ -113,46 +157,7 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
     } else {
       pdf.newPage();
     }
-    const View view{px_per_mm, QPointF(kMargin - sheet.area.x0, kMargin - sheet.area.y0) * px_per_mm};
-    // Patterns are in pen widths; a true-scale page wants pens in mm, so a hair's width stands in for the screen's px.
-    p.setPen(QPen(QColor("#8B857B"), 0.1 * px_per_mm));
-    p.setBrush(Qt::NoBrush);
-    p.drawRect(view.to_px(sheet.area));
-    const Drawing drawing = shown_drawing(derived, {sheet.id, selection.pass});
-    for (const auto& piece : drawing.pieces) {
-      for (std::size_t l = 0; l < piece->flat->lines.size(); ++l) {
-        const Line& line = piece->piece->lines[l];
-        const Tool* tool = find_tool(project, line.tool);
-        QPen pen(
-            line.role == Role::draw && tool ? to_qcolor(tool->ink) : line_color(line.role, line.color, {255, 255, 255}),
-            0.2 * px_per_mm);
-        if (line.role == Role::score) pen.setDashPattern({15, 10});
-        if (line.role == Role::engrave) pen.setDashPattern({2, 4});
-        if (line.role == Role::emboss) pen.setDashPattern({12, 4, 2, 4});
-        if (line.role == Role::guide) pen.setDashPattern({1, 10});
-        pen.setCapStyle(Qt::FlatCap);
-        p.setPen(pen);
-        for (std::size_t c = 0; c < piece->flat->lines[l].polylines->size(); ++c) {
-          QPolygonF polygon;
-          for (const Vec q : piece->course(l, c).points) polygon.append(view.to_px(q));
-          p.drawPolyline(polygon);
-        }
-      }
-    }
-    QFont font = ui_font(12);
-    font.setPixelSize(static_cast<int>(3 * px_per_mm));
-    p.setFont(font);
-    p.setPen(QPen(theme.ink, 0.2 * px_per_mm));
-    const double y = (sheet.area.height() + 2 * kMargin - 3.5) * px_per_mm, x0 = kMargin * px_per_mm;
-    p.drawLine(QPointF(x0, y), QPointF(x0 + 50 * px_per_mm, y));
-    const Stock* stock = find_stock(project, sheet.stock);
-    p.drawText(
-        QPointF(x0 + 53 * px_per_mm, y + px_per_mm),
-        QStringLiteral("50 mm  ·  %1  ·  %2, %3 x %4 mm%5")
-            .arg(QString::fromStdString(project.name), QString::fromStdString(stock ? stock->name : std::string()),
-                 QString::fromStdString(rounded_text(sheet.area.width(), 1)),
-                 QString::fromStdString(rounded_text(sheet.area.height(), 1)),
-                 derived.plan.mirrored ? QStringLiteral("  ·  mirrored") : QString()));
+    paint_sheet_page(p, project, derived, sheet, selection.pass, px_per_mm);
   }
   if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path.toStdString());
   return write_file(path.toStdString(), {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});

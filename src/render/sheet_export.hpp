@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QImage>
+#include <QSizeF>
 #include <QString>
 
 #include "core/error.hpp"
@@ -25,6 +26,12 @@ namespace dotlane {
 /// with a 50 mm check line and the figures in the margin. Mirrored when the plan is.
 [[nodiscard]] Result<void> write_sheet_pdf(const Project& project, const Derived& derived,
                                            const ExportSelection& selection, const QString& path);
+
+/// The page of a sheet, mm, and painting it: outline, lines in their role's pattern, the check line. `pass` as in
+/// ExportSelection.
+[[nodiscard]] QSizeF sheet_page(const Sheet& sheet);
+void paint_sheet_page(QPainter& painter, const Project& project, const Derived& derived, const Sheet& sheet, int pass,
+                      double px_per_mm);
 
 /// The lines that the selection takes, mirrored when the plan is: what a picture of it shows.
 [[nodiscard]] Drawing shown_drawing(const Derived& derived, const ExportSelection& selection);

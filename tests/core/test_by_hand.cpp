@@ -7,7 +7,7 @@
 #include "core/format/project_json.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/job/cutter.hpp"
-#include "core/job/job.hpp"
+#include "core/job/hpgl.hpp"
 #include "core/layout/lay_edit.hpp"
 #include "core/layout/nest.hpp"
 #include "core/layout/room.hpp"
@@ -482,7 +482,7 @@ TEST_CASE(
     std::vector<std::string> held;
     for (const auto& load : plan.first_load) held.push_back(load.holds);
     Cutter cutter(job.machine, held);
-    cutter.feed(job.hpgl);
+    cutter.feed(hpgl_of(job).text);
     cutter.end();
     std::map<int, double> marked, planned;
     int changes = 0, last = plan.passes.front().load;
@@ -504,7 +504,7 @@ TEST_CASE(
   const std::string bytes = to_json(l.p);
   const Project again = project_from_json(bytes, "seven").value();
   CHECK(to_json(again) == bytes);
-  CHECK(compile(derived(again).plan, again.machine).hpgl == compile(l.d.plan, l.p.machine).hpgl);
+  CHECK(hpgl_of(compile(derived(again).plan, again.machine)).text == hpgl_of(compile(l.d.plan, l.p.machine)).text);
 }
 
 TEST_CASE(

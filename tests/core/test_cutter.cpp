@@ -1,4 +1,5 @@
 #include "core/job/cutter.hpp"
+#include "core/job/hpgl.hpp"
 
 #include <random>
 
@@ -23,8 +24,8 @@ struct Ran {
 /// Runs the job in chunks and slices of these sizes, confirming every pause.
 Ran run(const Job& job, std::size_t chunk, double slice) {
   Ran r{Cutter(job.machine, held(job.plan.first_load)), {}};
-  for (std::size_t at = 0; at < job.hpgl.size(); at += chunk)
-    r.cutter.feed(std::string_view(job.hpgl).substr(at, chunk));
+  const std::string stream = hpgl_of(job).text;
+  for (std::size_t at = 0; at < stream.size(); at += chunk) r.cutter.feed(std::string_view(stream).substr(at, chunk));
   r.cutter.end();
   for (int i = 0; i < 2'000'000; ++i) {
     r.cutter.advance(slice);
@@ -54,7 +55,7 @@ TEST_CASE("the simulated cutter marks what the plan says, in the time the plan s
 TEST_CASE("neither the size of the chunks nor of the time slices changes the result") {
   const Project p = four_inks();
   const Job job = compile(derived(p).plan, p.machine);
-  const Ran whole = run(job, job.hpgl.size(), 1e6), bits = run(job, 7, 0.011);
+  const Ran whole = run(job, hpgl_of(job).text.size(), 1e6), bits = run(job, 7, 0.011);
   CHECK(bits.cutter.seconds() == Approx(whole.cutter.seconds()));
   for (const auto& [tool, mm] : whole.cutter.marked_mm()) CHECK(bits.cutter.marked_mm().at(tool) == Approx(mm));
   CHECK(bits.marks.size() > whole.marks.size());
@@ -64,7 +65,7 @@ TEST_CASE("a pause ends only when the right tools are in the right holders") {
   const Project p = four_inks();
   const Job job = compile(derived(p).plan, p.machine);
   Cutter cutter(job.machine, held(job.plan.first_load));
-  cutter.feed(job.hpgl);
+  cutter.feed(hpgl_of(job).text);
   cutter.end();
   cutter.advance(1e6);
   REQUIRE(cutter.state() == Cutter::State::paused);
@@ -81,7 +82,7 @@ TEST_CASE("a wrong first load fails before anything is marked") {
   const Project p = four_inks();
   const Job job = compile(derived(p).plan, p.machine);
   Cutter cutter(job.machine, {"pencil", ""});
-  cutter.feed(job.hpgl);
+  cutter.feed(hpgl_of(job).text);
   cutter.advance(1e6);
   CHECK(cutter.state() == Cutter::State::failed);
   CHECK(cutter.marked_mm().empty());
@@ -91,7 +92,7 @@ TEST_CASE("hold stops the clock, cancel ends the run and keeps what was marked")
   const Project p = four_inks();
   const Job job = compile(derived(p).plan, p.machine);
   Cutter cutter(job.machine, held(job.plan.first_load));
-  cutter.feed(job.hpgl);
+  cutter.feed(hpgl_of(job).text);
   cutter.advance(1.0);
   cutter.hold();
   CHECK(cutter.advance(10) == 0);
@@ -144,7 +145,7 @@ TEST_CASE("faults in the stream are named after all before them was carried out"
 TEST_CASE("damaged streams never crash the cutter") {
   const Project p = four_inks();
   const Job job = compile(derived(p).plan, p.machine);
-  const std::string& good = job.hpgl;
+  const std::string good = hpgl_of(job).text;
   std::mt19937 random(77);
   int ran = 0, ended = 0;
   for (int round = 0; round < 400; ++round) {
@@ -193,7 +194,7 @@ TEST_CASE("load markers read back") {
 TEST_CASE("the HPGL of a small job, to the letter") {
   Project p = project_of(R"(<rect id="tag" x="10" y="20" width="30" height="10"/>)");
   p.sheets[0].area = Box::of(0, 0, 100, 100);
-  CHECK(compile(derived(p).plan, p.machine).hpgl ==
+  CHECK(hpgl_of(compile(derived(p).plan, p.machine)).text ==
         "IN;\n"
         "CO \"dot-lane start mat 1 holders 1=fine-blade 2=-\";\n"
         "SP1;VS6;FS130;\n"

@@ -1,7 +1,7 @@
 // Fills as steps: what is filled, what becomes of the lines, passes, repeats, advice, landing errors and checks.
 #include "core/format/project_json.hpp"
 #include "core/geometry/measure.hpp"
-#include "core/job/job.hpp"
+#include "core/job/hpgl.hpp"
 #include "core/plan/fill_figures.hpp"
 #include "core/shape/letter_fit.hpp"
 #include "core/shape/steps.hpp"
@@ -143,7 +143,7 @@ TEST_CASE("every pattern makes its strokes through files, plan and job, dots are
       REQUIRE(d.plan.passes.size() == 1);
       CHECK(d.plan.passes[0].seconds > 0);
       CHECK(std::isfinite(d.plan.seconds));
-      CHECK(compile(d.plan, p.machine).hpgl.size() > 200);
+      CHECK(hpgl_of(compile(d.plan, p.machine)).text.size() > 200);
       // Frozen, the strokes are plain lines that stay what they are.
       const Project frozen = freeze(p, d.drawing, 1);
       const auto reread = project_from_json(to_json(frozen), "x");

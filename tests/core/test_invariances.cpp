@@ -3,6 +3,7 @@
 #include <set>
 
 #include "core/job/cutter.hpp"
+#include "core/job/hpgl.hpp"
 #include "core/project/arrange.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "fixtures.hpp"
@@ -58,7 +59,7 @@ Marked marked(const Job& job) {
   std::vector<std::string> holders;
   for (const auto& h : job.plan.first_load) holders.push_back(h.holds);
   Cutter cutter(job.machine, holders);
-  cutter.feed(job.hpgl);
+  cutter.feed(hpgl_of(job).text);
   cutter.end();
   Marked out;
   for (int i = 0; i < 10'000; ++i) {
@@ -131,7 +132,7 @@ TEST_CASE("millimetres or inches: the same drawing, plan, job and findings") {
     const Derived before = derived(p);
     p.unit = p.unit == LengthUnit::mm ? LengthUnit::inch : LengthUnit::mm;
     const Derived after = derived(p);
-    CHECK(compile(before.plan, p.machine).hpgl == compile(after.plan, p.machine).hpgl);
+    CHECK(hpgl_of(compile(before.plan, p.machine)).text == hpgl_of(compile(after.plan, p.machine)).text);
     CHECK(before.findings == after.findings);
     CHECK(before.plan.seconds == after.plan.seconds);
   }
@@ -287,7 +288,7 @@ TEST_CASE("after every edit the saved project loads equal and says the same") {
       CHECK(to_json(*again) == bytes);
       const Derived a = derived(p), b = derived(*again);
       CHECK(said(a) == said(b));
-      CHECK(compile(a.plan, p.machine).hpgl == compile(b.plan, p.machine).hpgl);
+      CHECK(hpgl_of(compile(a.plan, p.machine)).text == hpgl_of(compile(b.plan, p.machine)).text);
     }
     CHECK_FALSE(p == start);
   }

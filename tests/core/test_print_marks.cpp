@@ -6,6 +6,7 @@
 #include "core/geometry/affine_fit.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/job/cutter.hpp"
+#include "core/job/hpgl.hpp"
 #include "core/job/off_print.hpp"
 #include "core/layout/lay_edit.hpp"
 #include "core/layout/print_art.hpp"
@@ -55,7 +56,7 @@ std::pair<RunRecord, std::string> ran(const Project& p, const Derived& d, const 
   for (const auto& load : d.plan.first_load) holders.push_back(load.holds);
   const Job job = compile(d.plan, p.machine);
   Cutter cutter(p.machine, holders, printed, seed);
-  cutter.feed(job.hpgl);
+  cutter.feed(hpgl_of(job).text);
   cutter.end();
   RunRecord record;
   for (int i = 0; i < 10'000; ++i) {
@@ -196,8 +197,8 @@ TEST_CASE("looking for marks takes the time that the plan says, once for each ti
   CHECK_FALSE(early.down);
   // A machine that finds none runs it as it is laid.
   p.machine.reads_marks = false;
-  CHECK(compile(derived(p).plan, p.machine).hpgl == compile(without.plan, plain.machine).hpgl);
-  CHECK(compile(d.plan, p.machine).hpgl.find("dot-lane marks sheet") != std::string::npos);
+  CHECK(hpgl_of(compile(derived(p).plan, p.machine)).text == hpgl_of(compile(without.plan, plain.machine)).text);
+  CHECK(hpgl_of(compile(d.plan, p.machine)).text.find("dot-lane marks sheet") != std::string::npos);
   const auto text = marker_text(MarksMarker{7, *marks_of(badges(), badges().sheets[0])});
   const auto read = marks_from(text);
   REQUIRE(read);

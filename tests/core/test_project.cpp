@@ -73,6 +73,14 @@ TEST_CASE("each thing said of machine, mat, stock, tool and run is kept when it 
       [](Project& p) { p.stocks[0].grain = Grain::across; },
       [](Project& p) { p.tools[0].count = 5; },
       [](Project& p) { p.tools[0].dry_s = 5; },
+      [](Project& p) { p.tools[0].trail_mm = 0.5; },
+      [](Project& p) { p.tools[0].overcut_mm = 1; },
+      [](Project& p) { p.tools[0].tip_mm.x = 1; },
+      [](Project& p) { p.tools[0].tip_mm.y = -1; },
+      [](Project& p) { p.tools[0].sits_deg = 90; },
+      [](Project& p) { p.tools[0].transfers = true; },
+      [](Project& p) { p.stocks[0].settings[Role::cut].tabs = 3; },
+      [](Project& p) { p.stocks[0].settings[Role::cut].tab_mm = 1; },
       [](Project& p) { p.tools[0].thickest_mm = 5; },
       [](Project& p) {
         p.plan.pins = {{1, "l0", 1}};

@@ -6,7 +6,7 @@
 #include "chance.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
-#include "core/job/job.hpp"
+#include "core/job/hpgl.hpp"
 #include "fixtures.hpp"
 
 using namespace dotlane;
@@ -275,7 +275,7 @@ TEST_CASE("structurally damaged projects are read, planned and saved again, or r
       const Derived d = derived(*project);
       for (const auto& pass : d.plan.passes) CHECK(std::isfinite(pass.seconds));
       const Job job = compile(d.plan, project->machine);
-      CHECK_FALSE(job.hpgl.empty());
+      CHECK_FALSE(hpgl_of(job).text.empty());
     }
   }
   CHECK(read_well > rounds(100) - 10);

@@ -1,6 +1,6 @@
 #include "core/check/run_checks.hpp"
 
-#include "core/job/job.hpp"
+#include "core/job/hpgl.hpp"
 #include "core/layout/lay_edit.hpp"
 #include "core/plan/by_hand.hpp"
 #include "fixtures.hpp"
@@ -130,7 +130,7 @@ TEST_CASE("ink that has to dry: the run waits where a pass goes over it, and onl
   CHECK(d.plan.least_pauses == 0);
   CHECK(finding(d, "waits-for-ink"));
   // It stops for that: the cutter is told to, as at any pause.
-  CHECK(compile(d.plan, p.machine).hpgl.find("dot-lane pause 1") != std::string::npos);
+  CHECK(hpgl_of(compile(d.plan, p.machine)).text.find("dot-lane pause 1") != std::string::npos);
   // Where nothing runs over the ink, nobody waits.
   const Derived apart = derived(assign_role(p, {{1, "b"}}, Role::guide));
   CHECK(apart.plan.passes.size() == 2);

@@ -2,6 +2,8 @@
 #include <QLocalSocket>
 
 #include "core/format/files.hpp"
+#include "core/job/hpgl.hpp"
+#include "device/job_runner.hpp"
 #include "device/sim_cutter_link.hpp"
 #include "device/sim_server.hpp"
 #include "device/wire.hpp"
@@ -131,22 +133,20 @@ TEST_CASE("a long job keeps within the window and arrives whole") {
   Plan plan = derive(project, cache).plan;
   // Many repeats make a stream many times the window.
   for (auto& pass : plan.passes) pass.repeats = 40;
-  Job job = compile(plan, project.machine);
-  REQUIRE(job.hpgl.size() > 4 * wire::kWindow);
-  SimCutterLink link;
-  link.setTimeScale(0);
-  QObject::connect(&link, &CutterLink::paused, &link,
-                   [&](const LoadMarker& wanted) { link.confirmLoaded(wanted.holders); });
-  std::vector<std::string> holders;
-  for (const auto& l : plan.first_load) holders.push_back(l.holds);
-  link.start(job, holders);
-  wait_for([&] { return !link.running(); }, 60'000);
-  CHECK(link.record().outcome == Outcome::done);
+  const auto job = std::make_shared<const Job>(compile(plan, project.machine));
+  REQUIRE(hpgl_of(*job).text.size() > 4 * wire::kWindow);
+  JobRunner runner(std::make_unique<SimCutterLink>());
+  runner.setTimeScale(0);
+  QObject::connect(&runner, &JobRunner::paused, &runner,
+                   [&](const LoadMarker& wanted) { runner.confirmLoaded(wanted.holders); });
+  runner.start(papers_of(job, {}, {}, {}), {});
+  wait_for([&] { return !runner.running(); }, 60'000);
+  CHECK(runner.record().outcome == Outcome::done);
   double planned = 0, marked = 0;
   for (const auto& pass : plan.passes) {
     for (const auto& stroke : pass.strokes) planned += 40 * length_of(Polyline{stroke.points(), false});
   }
-  for (const auto& [tool, mm] : link.record().marked_mm) marked += mm;
+  for (const auto& [tool, mm] : runner.record().marked_mm) marked += mm;
   CHECK(marked == Approx(planned).epsilon(0.002));
 }
 

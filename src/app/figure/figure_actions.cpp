@@ -11,6 +11,7 @@
 #include "app/units.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "render/guide.hpp"
+#include "render/job_sheet.hpp"
 #include "render/print_sheet.hpp"
 
 namespace dotlane {
@@ -50,6 +51,16 @@ FigureActions::FigureActions(Session& session, Actions& actions, Notice& notice,
               Qt::ALT | Qt::SHIFT | Qt::Key_O, [this] { savePoster(); });
   actions.add("save-print", tr("Save what is printed before it is cut: PDF…"), Qt::ALT | Qt::SHIFT | Qt::Key_I,
               [this] { savePrint(); });
+  actions.add("save-job-sheet", tr("Save the job sheet: PDF…"), Qt::ALT | Qt::SHIFT | Qt::Key_J,
+              [this] { saveJobSheet(); });
+}
+
+void FigureActions::saveJobSheet() {
+  savePages(tr("Save the job sheet"), tr(", job sheet"), tr("There is nothing to run: give lines a role and a tool."),
+            [](const std::shared_ptr<const Derived>& of, const std::string& path) -> Result<int> {
+              if (of->plan.passes.empty()) return 0;
+              return write_job_sheet_pdf(of->project, *of, path, paper_for(of->project.unit));
+            });
 }
 
 void FigureActions::saveGuide() {

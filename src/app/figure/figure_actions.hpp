@@ -33,6 +33,7 @@ class FigureActions : public QObject {
   void saveGuide();
   void savePoster();
   void savePrint();
+  void saveJobSheet();
   /// Writes pages aside, and tells how many they were; `nothing` where there are none.
   using Write = std::function<Result<int>(const std::shared_ptr<const Derived>&, const std::string& path)>;
   void savePages(const QString& title, const QString& ending, const QString& nothing, const Write& write);

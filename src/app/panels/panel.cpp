@@ -28,6 +28,10 @@ Panel::Panel(const QString& heading, QWidget* parent) : QWidget(parent) {
   column_->setSpacing(8);
   scroll->setWidget(body_);
   outer->addWidget(scroll, 1);
+  footer_ = new QVBoxLayout;
+  footer_->setContentsMargins(18, 0, 16, 0);
+  footer_->setSpacing(6);
+  outer->addLayout(footer_);
 }
 
 void Panel::setSubject(const QString& text) {

@@ -17,6 +17,8 @@ class Panel : public QWidget {
  protected:
   /// The column for the panel's contents; it scrolls when the window is low.
   [[nodiscard]] QVBoxLayout* column() const { return column_; }
+  /// Below the column; it does not scroll, so that what leads on is always in sight.
+  [[nodiscard]] QVBoxLayout* footer() const { return footer_; }
   /// Text at the right end of the heading.
   void setSubject(const QString& text);
   /// A grid of labelled fields, added to the column.
@@ -26,7 +28,7 @@ class Panel : public QWidget {
   static void clear(QLayout* layout);
 
  private:
-  QVBoxLayout* column_;
+  QVBoxLayout *column_, *footer_;
   QWidget* body_;
   QLabel* subject_;
 };

@@ -64,6 +64,16 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
                      [](Setting& s, double v) { s.repeats = static_cast<int>(v); });
   depth_ =
       setting(tr("blade depth"), tr("Blade depth mark"), tr("mark"), 0, 20, [](Setting& s, double v) { s.depth = v; });
+  tabs_ = setting(tr("hold-down tabs"), tr("Hold-down tabs of each contour; 0 = none"), tr("each"), 0, 99,
+                  [](Setting& s, double v) { s.tabs = static_cast<int>(v); });
+  tabs_->setObjectName(QStringLiteral("passTabs"));
+  tabs_->setToolTip(
+      tr("Places of each cut contour that are left standing on straight stretches, so that the part stays "
+         "held until it is pushed out"));
+  tab_ = setting(
+      tr("tab width"), tr("Width of a hold-down tab"), {}, 0.1, 20, [](Setting& s, double v) { s.tab_mm = v; },
+      Kind::length);
+  tab_->setObjectName(QStringLiteral("passTabWidth"));
   now_ = new QCheckBox(tr("run this time"), pass_fields_);
   now_->setObjectName(QStringLiteral("passNow"));
   now_->setToolTip(tr("A pass that is not run stays in the project"));
@@ -232,6 +242,12 @@ void PassesPanel::updatePass() {
     speed_->setValue(s.speed_mm_s, session_.project().unit);
     repeats_->setValue(s.repeats);
     depth_->setValue(s.depth);
+    auto* form = static_cast<QFormLayout*>(pass_fields_->layout());
+    tabs_->setValue(s.tabs), tab_->setValue(s.tab_mm, session_.project().unit);
+    const auto show = [&](QWidget* field, bool on) {
+      field->setVisible(on), form->labelForField(field)->setVisible(on);
+    };
+    show(tabs_, now->role == Role::cut), show(tab_, now->role == Role::cut && s.tabs > 0);
   }
   pass_text_->setText(
       tr("<b>Pass %1: %2 %3</b><br>%4 in holder %5<br>%6 lines, %7 travel, %8, %9")

@@ -30,6 +30,7 @@ class PassesPanel : public Panel {
   QLabel* pass_text_;
   QWidget* pass_fields_;
   NumberField *force_, *speed_, *repeats_, *depth_;
+  NumberField *tabs_, *tab_;
   QCheckBox *mirror_, *outlines_last_, *now_;
   QVBoxLayout *left_out_, *order_;
   QLabel* why_;          // the pass comes where it does

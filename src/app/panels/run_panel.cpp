@@ -1,18 +1,32 @@
 #include "app/panels/run_panel.hpp"
 
 #include <QApplication>
+#include <QCheckBox>
 #include <QHBoxLayout>
 #include <QLocale>
+#include <QSpinBox>
+#include <QTimer>
 #include <algorithm>
-#include <set>
+#include <array>
+#include <utility>
 
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/check/checks.hpp"
 #include "core/geometry/affine_fit.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
+
+namespace {
+
+/// To a hundredth of a millimetre.
+QString fine_length_text(double mm, LengthUnit unit) {
+  return length_number(mm, unit, 2) + QChar(' ') + unit_word(unit);
+}
+
+}  // namespace
 
 RunPanel::RunPanel(Session& session, RunController& run, QWidget* parent)
     : Panel(tr("Run"), parent), session_(session), run_(run) {
@@ -21,6 +35,9 @@ RunPanel::RunPanel(Session& session, RunController& run, QWidget* parent)
   contents_->setSpacing(8);
   column()->addLayout(contents_);
   column()->addStretch();
+  choice_ = new CutterChoice(session_, body());
+  choice_->hide();
+  connect(choice_, &CutterChoice::changed, this, &RunPanel::rebuild, Qt::QueuedConnection);
   connect(&run_, &RunController::stateChanged, this, &RunPanel::rebuild);
   connect(&run_, &RunController::moved, this, &RunPanel::progress);
   connect(&session_, &Session::derivedChanged, this, [this] {
@@ -39,23 +56,14 @@ QPushButton* RunPanel::addButton(const QString& text, const char* kind, const ch
   return button;
 }
 
-void RunPanel::addBullets(const QStringList& texts, QWidget* parent, QVBoxLayout* box) {
-  for (const QString& text : texts) {
-    auto* row = new QHBoxLayout;
-    row->setSpacing(7);
-    auto* dot = make_label(QStringLiteral("•"), "quiet", parent);
-    dot->setWordWrap(false);
-    row->addWidget(dot, 0, Qt::AlignTop);
-    row->addWidget(make_label(text, "body", parent), 1);
-    box->addLayout(row);
-  }
-}
-
 void RunPanel::rebuild() {
   const bool had_focus = isAncestorOf(QApplication::focusWidget());
+  contents_->removeWidget(choice_);
+  choice_->hide();
   clear(contents_);
+  clear(footer());
   bar_ = nullptr;
-  where_ = left_ = nullptr;
+  where_ = left_ = drying_ = nullptr;
   leads_on_ = nullptr;
   holder_boxes_.clear();
   setSubject({});
@@ -74,115 +82,78 @@ void RunPanel::rebuild() {
       buildOver();
       break;
   }
+  constexpr int kFoot = 10;
+  footer()->setContentsMargins(18, footer()->count() == 0 ? 0 : kFoot - 4, 16, footer()->count() == 0 ? 0 : kFoot);
   // The button that had the keyboard is gone: hand it to the one that leads on.
   if (!had_focus || !leads_on_) return;
   leads_on_->show();  // what is not shown yet takes no focus, and it would jump elsewhere
   leads_on_->setFocus();
 }
 
-QStringList RunPanel::thingsToCheck(const std::vector<HolderLoad>& loads) const {
+void RunPanel::addCard(const SetupCard& card, QVBoxLayout* box, QWidget* parent, bool choose) {
   const Project& project = session_.project();
-  QStringList out;
-  std::set<ToolKind> kinds;
-  for (const auto& load : loads) {
-    if (load.put_in.empty() && load.depth == 0) continue;
-    const Tool* tool = find_tool(project, load.holds);
-    if (!tool || !kinds.insert(tool->kind).second) continue;
-    switch (tool->kind) {
-      case ToolKind::blade:
-        out << (load.depth > 0 ? tr("Make a test cut at that mark, on a scrap of the same stock.")
-                : project.machine.sets_depth
-                    ? tr("The machine sets the blade's depth. Make a test cut on a scrap of the same stock.")
-                    : tr("Blade depth: set it for this stock. Make a test cut on a scrap."));
-        break;
-      case ToolKind::pen:
-      case ToolKind::pencil:
-      case ToolKind::chisel_marker:
-        out << tr("Scribble on scrap until the ink runs evenly.")
-            << tr("Set the tip's height over a scrap, so that it leaves no dot on the work.");
-        break;
-      case ToolKind::foil_tip:
-        out << tr("Tape the foil flat over the whole area. The heated tip burns: keep fingers away.");
-        break;
-      case ToolKind::engraving_tip:
-        out << tr(
-            "Tape the blank on all four sides. Lift shards with tape, never with fingers; do not blow dust at your "
-            "face.");
-        break;
-      case ToolKind::scoring_tip:
-        out << tr("The scoring tip points straight down and does not turn in its holder.");
-        break;
-      case ToolKind::embossing_tip:
-      case ToolKind::stippling_point:
-        out << tr("Lay a soft sheet under the card: it is pressed, not cut.");
-        break;
-      case ToolKind::other:
-        break;
+  const auto icon = [&](const QPixmap& picture, QHBoxLayout* row) {
+    auto* mark = new QLabel(parent);
+    mark->setPixmap(picture);
+    row->addWidget(mark, 0, Qt::AlignTop);
+  };
+  bool checking = false;
+  for (const auto& point : card.points) {
+    const QString text = qs(sentence(point.said, project.unit));
+    if (point.kind == SetupPoint::Kind::caution) continue;
+    if (point.kind == SetupPoint::Kind::check) {
+      if (!std::exchange(checking, true)) box->addWidget(make_label(tr("Then check"), "name", parent));
+      // A ticked point is one line of the journal.
+      auto* tick = new QCheckBox(parent);
+      tick->setObjectName(QStringLiteral("cardPoint"));
+      tick->setAccessibleName(text);
+      auto* row = new QHBoxLayout;
+      row->setSpacing(6);
+      row->addWidget(tick, 0, Qt::AlignTop);
+      auto* words = make_label(text, "body", parent);
+      words->setBuddy(tick);
+      row->addWidget(words, 1);
+      box->addLayout(row);
+      connect(tick, &QCheckBox::toggled, this, [this, text](bool on) {
+        if (on) run_.acknowledge(text);
+      });
+      continue;
     }
+    auto* row = new QHBoxLayout;
+    row->setSpacing(8);
+    if (point.kind == SetupPoint::Kind::lay) {
+      const Stock* stock = find_stock(project, point.stock);
+      if (stock) icon(swatch_icon(to_qcolor(stock->color)).pixmap(20, 20), row);
+    } else {
+      icon(holder_icon(point.holder).pixmap(20, 20), row);
+    }
+    row->addWidget(make_label(text, "body", parent), 1);
+    box->addLayout(row);
   }
-  return out;
+  if (choose && card.pause < run_.plan().pauses.size()) addHolders(box, parent, run_.plan().pauses[card.pause].holders);
 }
 
-void RunPanel::addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads, bool choose) {
+void RunPanel::addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads) {
   const Project& project = session_.project();
+  box->addWidget(make_label(tr("In the holders now"), "name", parent));
   for (const auto& load : loads) {
     auto* row = new QHBoxLayout;
     row->setSpacing(8);
     auto* mark = new QLabel(parent);
     mark->setPixmap(holder_icon(load.holder).pixmap(20, 20));
-    row->addWidget(mark, 0, Qt::AlignTop);
-    auto* column = new QVBoxLayout;
-    column->setSpacing(0);
-    QString text;
-    const QString depth = QLocale().toString(load.depth, 'g', 3);
-    if (load.put_in.empty() && load.depth > 0) {
-      text = tr("keep %1, set it to <b>mark %2</b>").arg(tool_name(project, load.holds), depth);
-    } else if (load.put_in.empty()) {
-      text = load.holds.empty() ? tr("stays empty") : tr("keep %1").arg(tool_name(project, load.holds));
-    } else if (load.take_out.empty()) {
-      text = tr("put in <b>%1</b>").arg(tool_name(project, load.put_in));
-    } else {
-      text =
-          tr("take out %1, put in <b>%2</b>").arg(tool_name(project, load.take_out), tool_name(project, load.put_in));
-    }
-    if (!load.put_in.empty() && load.depth > 0) text += tr(", set to <b>mark %1</b>").arg(depth);
-    column->addWidget(make_label(text, "body", parent));
-    if (choose) {
-      auto* now = new QComboBox(parent);
-      now->setObjectName(QStringLiteral("holderBox%1").arg(load.holder));
-      now->setAccessibleName(tr("What is in holder %1 now").arg(load.holder));
-      set_kind(now, "boxed");
-      now->addItem(tr("empty"), QString());
-      for (const auto& tool : project.tools) now->addItem(qs(tool.name), qs(tool.id));
-      now->setCurrentIndex(std::max(0, now->findData(qs(load.holds))));
-      holder_boxes_.push_back(now);
-      column->addWidget(now);
-    }
-    row->addLayout(column, 1);
+    row->addWidget(mark);
+    auto* now = new QComboBox(parent);
+    now->setObjectName(QStringLiteral("holderBox%1").arg(load.holder));
+    now->setAccessibleName(tr("What is in holder %1 now").arg(load.holder));
+    set_kind(now, "boxed");
+    keep_narrow(now);
+    now->addItem(tr("empty"), QString());
+    for (const auto& tool : project.tools) now->addItem(qs(tool.name), qs(tool.id));
+    now->setCurrentIndex(std::max(0, now->findData(qs(load.holds))));
+    holder_boxes_.push_back(now);
+    row->addWidget(now, 1);
     box->addLayout(row);
   }
-}
-
-void RunPanel::addPrinted(QVBoxLayout* box, QWidget* parent, int load) {
-  const auto derived = session_.derivedHandle();
-  const Project& project = derived->project;
-  bool any = false;
-  for (const auto& placed : derived->layout.sheets) {
-    if (placed.sheet.load != load || !placed.sheet.printed || placed.sheet.not_now) continue;
-    any = true;
-    const auto number = &placed - derived->layout.sheets.data() + 1;
-    const bool found = project.machine.reads_marks && marks_of(project, placed.sheet);
-    box->addWidget(make_label(
-        found
-            ? tr("Sheet %1 is printed first, at 100 %. Lay it within %2 and 3° of its place, the small dot at the top "
-                 "left; the cutter finds its marks.")
-                  .arg(number)
-                  .arg(length_text(5, project.unit))
-            : tr("Sheet %1 is printed first, at 100 %. Lay it exactly in its place: nothing looks for the print.")
-                  .arg(number),
-        "body", parent));
-  }
-  if (any) addButton(tr("Save what is printed…"), "pill", "savePrint", box, [this] { emit printAsked(); });
 }
 
 void RunPanel::buildReady() {
@@ -199,36 +170,30 @@ void RunPanel::buildReady() {
   box->setContentsMargins(12, 10, 12, 12);
   box->setSpacing(7);
   box->addWidget(make_label(tr("Before you start"), "name", card));
-  for (const auto& sheet : project.sheets) {
-    if (sheet.load != plan.passes.front().load) continue;
-    const Stock* stock = find_stock(project, sheet.stock);
-    auto* row = new QHBoxLayout;
-    row->setSpacing(8);
-    auto* swatch = new QLabel(card);
-    swatch->setPixmap(swatch_icon(stock ? to_qcolor(stock->color) : theme().field).pixmap(20, 20));
-    row->addWidget(swatch, 0, Qt::AlignTop);
-    row->addWidget(make_label(tr("lay <b>%1</b>, %2 %3, on the mat")
-                                  .arg(qs(stock ? stock->name : sheet.stock), size_text(sheet.area, project.unit),
-                                       unit_word(project.unit)),
-                              "body", card),
-                   1);
-    box->addLayout(row);
-  }
-  addPrinted(box, card, plan.passes.front().load);
-  addHolders(box, card, plan.first_load, false);
+  const auto derived = session_.derivedHandle();
+  const auto cards = setup_cards(project, derived->layout, plan);
+  addCard(cards.front(), box, card, false);
   contents_->addWidget(card);
-  QStringList checks = thingsToCheck(plan.first_load);
-  if (plan.mirrored) checks << tr("The job is mirrored here. Leave the machine's mirror switch off.");
-  addBullets(checks, body(), contents_);
-  contents_->addWidget(make_label(tr("Blades and swarf cut skin. Stay with a heated or engraving run. The machine's "
-                                     "manual, the material's data sheet and local rules come first."),
-                                  "quiet", body()));
+  addNext(cards.front());
+  const bool printed = std::any_of(derived->layout.sheets.begin(), derived->layout.sheets.end(),
+                                   [](const LaidSheet& s) { return s.sheet.printed && !s.sheet.not_now; });
+  auto* papers = new QHBoxLayout;
+  if (printed) addButton(tr("Save what is printed…"), "pill", "savePrint", papers, [this] { emit printAsked(); });
+  addButton(tr("Save the job sheet…"), "pill", "saveJobSheet", papers, [this] { emit jobSheetAsked(); });
+  contents_->addLayout(papers);
+  for (const auto& point : cards.front().points) {
+    if (point.kind == SetupPoint::Kind::caution)
+      contents_->addWidget(make_label(qs(sentence(point.said, project.unit)), "quiet", body()));
+  }
   const auto errors = std::count_if(session_.derived().findings.begin(), session_.derived().findings.end(),
                                     [](const Finding& f) { return f.severity == Severity::error; });
   if (errors > 0)
     contents_->addWidget(make_label(tr("%1 in Second look must be settled first, or parts will be missing or spoiled.")
                                         .arg(counted(static_cast<std::size_t>(errors), tr("finding"), tr("findings"))),
                                     "serious", body()));
+  contents_->insertWidget(0, choice_);  // where and how comes first
+  choice_->show();
+  const bool simulated = choice_->what() == CutterChoice::What::simulated;
   auto* scale = new QComboBox(body());
   scale->setObjectName(QStringLiteral("scaleBox"));
   scale->setAccessibleName(tr("Speed of the rehearsal"));
@@ -239,9 +204,52 @@ void RunPanel::buildReady() {
   scale->addItem(tr("as fast as it can"), 0.0);
   scale->setCurrentIndex(scale_row_);
   connect(scale, &QComboBox::currentIndexChanged, this, [this](int row) { scale_row_ = row; });
-  contents_->addWidget(scale);
-  leads_on_ = addButton(errors > 0 ? tr("Rehearse anyway") : tr("Rehearse on the simulated cutter"), "primary",
-                        "startRun", contents_, [this, scale] {
+  contents_->insertWidget(1, scale);
+  scale->setVisible(simulated);
+  auto* what_if = new QComboBox(body());
+  what_if->setObjectName(QStringLiteral("whatIfBox"));
+  what_if->setAccessibleName(tr("What goes wrong in the rehearsal"));
+  set_kind(what_if, "boxed");
+  keep_narrow(what_if);
+  what_if->addItem(tr("with everything as it should be"), QString());
+  what_if->addItem(tr("what if tools land a little off?"), QStringLiteral("landing"));
+  const auto what_ifs = std::to_array<std::pair<FaultKind, QString>>(
+      {{FaultKind::slip, tr("what if the mat slips?")},
+       {FaultKind::dry, tr("what if a pen runs dry?")},
+       {FaultKind::wear, tr("what if a blade goes blunt?")},
+       {FaultKind::wrong_tool, tr("what if two tools are in each other's holders?")},
+       {FaultKind::jam, tr("what if the head is blocked?")},
+       {FaultKind::link, tr("what if the line goes dead?")},
+       {FaultKind::power, tr("what if the power fails?")}});
+  for (const auto& [kind, text] : what_ifs) what_if->addItem(text, QString::fromUtf8(word(kind)));
+  what_if->setCurrentIndex(what_if_row_);
+  const auto say = [this, what_if] {
+    what_if_row_ = what_if->currentIndex();
+    const QString chosen = what_if->currentData().toString();
+    run_.setWhatIf(!chosen.isEmpty(), fault_from(chosen.toStdString()));
+  };
+  connect(what_if, &QComboBox::currentIndexChanged, this, say);
+  say();
+  contents_->insertWidget(2, what_if);
+  what_if->setVisible(simulated);
+  if (choice_->what() == CutterChoice::What::port)
+    contents_->insertWidget(
+        1, make_label(tr("This moves a real machine. Rehearse the job first; stay with it, and know where its "
+                         "switch is."),
+                      "serious", body()));
+  const QString real = choice_->what() == CutterChoice::What::port ? tr("Run on the cutter") : tr("Write the file…");
+  leads_on_ = addButton(!simulated   ? real
+                        : errors > 0 ? tr("Rehearse anyway")
+                                     : tr("Rehearse on the simulated cutter"),
+                        "primary", "startRun", footer(), [this, scale] {
+                          // The simulated cutter stays; another is reached anew for each run.
+                          const bool other = choice_->what() != CutterChoice::What::simulated;
+                          if (other || chosen_) {
+                            auto link = choice_->make();
+                            if (!link) return;
+                            run_.setCutter(std::move(link));
+                            chosen_ = other;
+                          }
                           run_.setTimeScale(scale->currentData().toDouble());
                           session_.whenDerived([this] { run_.start(); });
                         });
@@ -265,7 +273,24 @@ void RunPanel::buildRunning() {
     leads_on_ = addButton(tr("Hold"), "pill", "holdRun", row, [this] { run_.hold(); });
   }
   addButton(tr("Cancel the run"), "pill", "cancelRun", row, [this] { run_.cancel(); });
-  contents_->addLayout(row);
+  footer()->addLayout(row);
+  if (held) {
+    auto* passes = new QHBoxLayout;
+    addButton(tr("Leave this pass out"), "pill", "leavePass", passes, [this] { run_.leavePass(); });
+    addButton(tr("This pass once more"), "pill", "repeatPass", passes, [this] { run_.repeatPass(); });
+    contents_->addLayout(passes);
+  }
+  if (!run_.journalProblem().isEmpty())
+    contents_->addWidget(
+        make_label(tr("Nothing more is sent: the journal of the run cannot be written (%1). Make room on "
+                      "the disk; it goes on by itself.")
+                       .arg(run_.journalProblem()),
+                   "serious", body()));
+  if (run_.maySleep())
+    contents_->addWidget(
+        make_label(tr("Nothing here keeps the desktop awake: switch its sleep off for as long as the run "
+                      "takes."),
+                   "quiet", body()));
   contents_->addWidget(
       make_label(tr("Do not unload the mat between passes: what is drawn and what is cut must land in register."),
                  "quiet", body()));
@@ -300,30 +325,18 @@ void RunPanel::buildPause() {
   box->setContentsMargins(12, 10, 12, 12);
   box->setSpacing(8);
   box->addWidget(make_label(pause->hands() ? tr("Hands needed") : tr("Ink has to dry"), "title", card));
-  if (pause->change_mat) {
-    QStringList names;
-    for (const auto& sheet : session_.project().sheets) {
-      const Stock* stock = find_stock(session_.project(), sheet.stock);
-      if (sheet.load == pause->load && stock) names << qs(stock->name);
-    }
-    box->addWidget(make_label(
-        tr("Take the mat out and put in mat load %1 with <b>%2</b>.").arg(pause->load).arg(names.join(tr(" and "))),
-        "body", card));
-    addPrinted(box, card, pause->load);
-  } else {
-    box->addWidget(make_label(tr("Leave the mat where it is."), "body", card));
+  const auto cards = setup_cards(session_.project(), session_.derived().layout, run_.plan());
+  const auto at = static_cast<std::size_t>(number);  // the first one is for the start
+  if (at < cards.size()) addCard(cards[at], box, card, true);
+  if (pause->dries_s > 0) {
+    drying_ = make_label({}, "name", card);
+    drying_->setObjectName(QStringLiteral("dryingLabel"));
+    box->addWidget(drying_);
+    showDrying();
   }
-  addHolders(box, card, pause->holders, true);
-  const QStringList checks = thingsToCheck(pause->holders);
-  if (!checks.isEmpty()) box->addWidget(make_label(tr("Then check"), "name", card));
-  addBullets(checks, card, box);
-  if (pause->dries_s > 0)
-    box->addWidget(make_label(tr("Wait %1 until the ink is dry that pass %2 goes over.")
-                                  .arg(time_text(pause->dries_s))
-                                  .arg(pause->before_pass + 1),
-                              "body", card));
   if (!run_.problem().isEmpty()) box->addWidget(make_label(run_.problem(), "serious", card));
   contents_->addWidget(card);
+  if (at < cards.size()) addNext(cards[at]);
   auto* row = new QHBoxLayout;
   leads_on_ =
       addButton(pause->hands() ? tr("Loaded, go on") : tr("Dry, go on"), "primary", "confirmLoaded", row, [this] {
@@ -333,7 +346,23 @@ void RunPanel::buildPause() {
       });
   leads_on_->setFocus();
   addButton(tr("Cancel the run"), "pill", "cancelRun", row, [this] { run_.cancel(); });
-  contents_->addLayout(row);
+  footer()->addLayout(row);
+}
+
+void RunPanel::addNext(const SetupCard& card) {
+  contents_->addWidget(make_label(card.last ? tr("Then it runs to the end, about %1.").arg(time_text(card.next_hands_s))
+                                            : tr("Then hands are free for about %1.").arg(time_text(card.next_hands_s)),
+                                  "quiet", body()));
+}
+
+void RunPanel::showDrying() {
+  const Pause* pause = run_.pause();
+  if (!drying_ || !pause) return;
+  // Hands do their part first; the ink dries meanwhile.
+  const double left = pause->seconds - run_.pausedFor();
+  drying_->setText(left > 0 ? tr("dry in %1").arg(time_text(left)) : tr("dry now"));
+  constexpr int kSecond = 1000;
+  if (left > 0) QTimer::singleShot(kSecond, drying_, [this] { showDrying(); });
 }
 
 void RunPanel::buildOver() {
@@ -344,11 +373,13 @@ void RunPanel::buildOver() {
   set_kind(card, done ? "card" : "serious");
   auto* box = new QVBoxLayout(card);
   box->setContentsMargins(12, 10, 12, 12);
-  box->addWidget(make_label(done                                   ? tr("The rehearsal is done")
+  const bool rehearsed = run_.cutter().rehearses;
+  box->addWidget(make_label(done ? rehearsed ? tr("The rehearsal is done") : tr("The run is done")
                             : record.outcome == Outcome::cancelled ? tr("The run was cancelled")
+                            : run_.canGoOn()                       ? tr("The run was broken off")
                                                                    : tr("The run failed"),
                             "title", card));
-  if (!record.problem.empty()) box->addWidget(make_label(qs(record.problem), "body", card));
+  if (!run_.problem().isEmpty()) box->addWidget(make_label(run_.problem(), "body", card));
   auto* form = new QFormLayout;
   form->setVerticalSpacing(3);
   box->addLayout(form);
@@ -358,13 +389,15 @@ void RunPanel::buildOver() {
     label->setWordWrap(false);
     form->addRow(make_label(name, "body", card), label);
   };
-  figure(tr("running time"), time_text(record.seconds));
+  if (record.seconds > 0) figure(tr("running time"), time_text(record.seconds));
   const Plan& plan = run_.plan();
   figure(tr("as planned"), span_text(plan.running_seconds(), plan.spread_seconds()));
   figure(tr("pauses"), QLocale().toString(record.pauses));
   for (const auto& [tool, mm] : record.marked_mm)
     figure(tool_name(session_.project(), tool), run_length_text(mm, session_.project().unit));
   contents_->addWidget(card);
+  addOutcome();
+  if (run_.canGoOn()) addGoingOn();
   const auto& layout = session_.derived().layout;
   for (const auto& found : record.registrations) {
     const Sheet* sheet = layout.sheet(found.sheet);
@@ -377,13 +410,112 @@ void RunPanel::buildOver() {
                        .arg(placed - layout.sheets.begin() + 1)
                        .arg(length_text(distance({}, by.shift), session_.project().unit))
                        .arg(QLocale().toString(std::abs(by.turn_deg), 'f', 1))
-                       .arg(length_number(std::max(0.01, found.residual_mm), session_.project().unit, 2) + QChar(' ') +
-                            unit_word(session_.project().unit)),
+                       .arg(fine_length_text(std::max(0.01, found.residual_mm), session_.project().unit)),
                    "body", body()));
   }
   contents_->addWidget(
       make_label(tr("The bench shows what each tool marked, at the width of its tip."), "quiet", body()));
-  leads_on_ = addButton(tr("Set up another run"), "soft", "clearRun", contents_, [this] { run_.clear(); });
+  auto* another = addButton(tr("Set up another run"), "soft", "clearRun", footer(), [this] { run_.clear(); });
+  if (!leads_on_) leads_on_ = another;
+}
+
+void RunPanel::addOutcome() {
+  const auto& found = run_.outcome();
+  if (!found || run_.record().marks.empty()) return;
+  const LengthUnit unit = session_.project().unit;
+  auto* card = new QFrame(body());
+  set_kind(card, "card");
+  auto* box = new QVBoxLayout(card);
+  box->setContentsMargins(12, 10, 12, 12);
+  box->addWidget(make_label(tr("Held against the plan"), "name", card));
+  auto* form = new QFormLayout;
+  form->setVerticalSpacing(3);
+  box->addLayout(form);
+  const auto row = [&](const QString& name, const QString& value, const char* object) {
+    auto* label = make_label(value, "name", card);
+    label->setObjectName(QLatin1String(object));
+    label->setAlignment(Qt::AlignRight);
+    label->setWordWrap(false);
+    form->addRow(make_label(name, "body", card), label);
+  };
+  const std::size_t all = found->made + found->twice + found->missing;
+  row(tr("strokes whole, made once"), tr("%1 of %2").arg(found->made).arg(all), "strokesMade");
+  if (found->missing > 0) row(tr("not made, or not all of it"), QLocale().toString(found->missing), "strokesMissing");
+  if (found->twice > 0) row(tr("made again"), QLocale().toString(found->twice), "strokesTwice");
+  row(tr("farthest off its course"), fine_length_text(found->most_mm, unit), "farthestOff");
+  constexpr double kLeast = 0.01;
+  row(tr("off in the mean"),
+      found->mean_mm < kLeast ? tr("under %1").arg(fine_length_text(kLeast, unit))
+                              : fine_length_text(found->mean_mm, unit),
+      "meanOff");
+  row(tr("corners rounded"), QLocale().toString(found->corners_rounded), "cornersRounded");
+  if (found->gaps_mm > 1) row(tr("gaps"), run_length_text(found->gaps_mm, unit), "gaps");
+  constexpr double kWorthShowing = 0.1;
+  if (found->most_mm > kWorthShowing && found->worst_pass < run_.plan().passes.size()) {
+    const Pass& pass = run_.plan().passes[found->worst_pass];
+    box->addWidget(make_label(tr("It is farthest off in pass %1, %2 with %3: the ring on the bench.")
+                                  .arg(found->worst_pass + 1)
+                                  .arg(role_name(pass), tool_name(session_.project(), pass.tool)),
+                              "body", card));
+  }
+  contents_->addWidget(card);
+}
+
+void RunPanel::addGoingOn() {
+  const auto strokes = run_.strokes();
+  auto* card = new QFrame(body());
+  card->setObjectName(QStringLiteral("goOnCard"));
+  set_kind(card, "hands");
+  auto* box = new QVBoxLayout(card);
+  box->setContentsMargins(12, 10, 12, 12);
+  box->setSpacing(8);
+  box->addWidget(make_label(tr("It can go on"), "title", card));
+  QSpinBox* after = nullptr;
+  if (run_.unsure()) {
+    box->addWidget(make_label(
+        tr("The cutter does not know how far it came. Look at the work: the last stroke that is made for certain is "
+           "number %1, and up to number %2 may be.")
+            .arg(strokes.made)
+            .arg(strokes.maybe),
+        "body", card));
+    after = new QSpinBox(card);
+    after->setObjectName(QStringLiteral("strokesBox"));
+    after->setAccessibleName(tr("Strokes that are made"));
+    after->setRange(static_cast<int>(strokes.made), static_cast<int>(std::max(strokes.made, strokes.maybe)));
+    after->setPrefix(tr("made: "));
+    box->addWidget(after);
+  } else {
+    box->addWidget(make_label(tr("%1 of %2 strokes are made. It goes on at the exact place; nothing is made twice.")
+                                  .arg(strokes.made)
+                                  .arg(strokes.all),
+                              "body", card));
+  }
+  box->addWidget(
+      make_label(tr("Leave the mat where it is, with what lies on it, and load what was loaded: only then is "
+                    "the rest in register."),
+                 "body", card));
+  const auto holders = run_.holdersNow();
+  for (std::size_t i = 0; i < holders.size(); ++i) {
+    auto* line = new QHBoxLayout;
+    line->setSpacing(8);
+    auto* mark = new QLabel(card);
+    mark->setPixmap(holder_icon(static_cast<int>(i) + 1).pixmap(20, 20));
+    line->addWidget(mark, 0, Qt::AlignTop);
+    const QString name = holders[i].empty() ? tr("empty") : tool_name(session_.project(), holders[i]);
+    line->addWidget(make_label(name, "body", card), 1);
+    box->addLayout(line);
+  }
+  contents_->addWidget(card);
+  auto* row = new QHBoxLayout;
+  leads_on_ = addButton(tr("Go on"), "primary", "goOnRun", row, [this, after] {
+    if (after) {
+      run_.goOnAfter(static_cast<std::size_t>(after->value()));
+    } else {
+      run_.goOn();
+    }
+  });
+  addButton(tr("The mat was taken out"), "pill", "matTakenOut", row, [this] { run_.matTakenOut(); });
+  footer()->addLayout(row);
 }
 
 }  // namespace dotlane

@@ -5,8 +5,10 @@
 #include <QProgressBar>
 #include <QPushButton>
 
+#include "app/panels/cutter_choice.hpp"
 #include "app/panels/panel.hpp"
 #include "app/run_controller.hpp"
+#include "core/plan/setup_cards.hpp"
 
 namespace dotlane {
 
@@ -16,7 +18,8 @@ class RunPanel : public Panel {
   RunPanel(Session& session, RunController& run, QWidget* parent);
 
  signals:
-  void printAsked();  ///< what is printed is to be saved
+  void printAsked();     ///< what is printed is to be saved
+  void jobSheetAsked();  ///< the job sheet is
 
  private:
   void rebuild();
@@ -24,24 +27,29 @@ class RunPanel : public Panel {
   void buildRunning();
   void buildPause();
   void buildOver();
+  void addOutcome();
+  void addGoingOn();
   void progress();
-  /// How printed sheets of a mat load are to be printed and laid down.
-  void addPrinted(QVBoxLayout* box, QWidget* parent, int load);
-  void addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads, bool choose);
-  [[nodiscard]] QStringList thingsToCheck(const std::vector<HolderLoad>& loads) const;
+  void addCard(const SetupCard& card, QVBoxLayout* box, QWidget* parent, bool choose);
+  void addHolders(QVBoxLayout* box, QWidget* parent, const std::vector<HolderLoad>& loads);
+  /// When hands are needed again.
+  void addNext(const SetupCard& card);
+  void showDrying();
   QPushButton* addButton(const QString& text, const char* kind, const char* name, QLayout* row,
                          std::function<void()> run);
-  void addBullets(const QStringList& texts, QWidget* parent, QVBoxLayout* box);
 
   Session& session_;
   RunController& run_;
   QVBoxLayout* contents_;
+  CutterChoice* choice_;
+  bool chosen_ = false;  // another cutter than the simulated one was run on
   QProgressBar* bar_ = nullptr;
   QPushButton* leads_on_ = nullptr;  // of the buttons shown, the one to press next
   QLabel* where_ = nullptr;
   QLabel* left_ = nullptr;
+  QLabel* drying_ = nullptr;  // while ink dries
   std::vector<QComboBox*> holder_boxes_;
-  int scale_row_ = 1;
+  int scale_row_ = 1, what_if_row_ = 0;
 };
 
 }  // namespace dotlane

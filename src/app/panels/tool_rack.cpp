@@ -79,9 +79,10 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
     field->setObjectName(QString::fromLatin1(id));
     field->setRange(low, high);
     form->addRow(make_label(label, "quiet", editor_), field);
-    connect(field, &NumberField::edited, this, [this, label, member](double v) {
-      edit(tr("Change the tool: %1").arg(label), "tool-" + label.toStdString(), [&](Tool& t) { t.*member = v; });
-    });
+    if (member)
+      connect(field, &NumberField::edited, this, [this, label, member](double v) {
+        edit(tr("Change the tool: %1").arg(label), "tool-" + label.toStdString(), [&](Tool& t) { t.*member = v; });
+      });
     connect(field, &NumberField::committed, &session_, &Session::seal);
     return field;
   };
@@ -100,6 +101,30 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   connect(count_, &NumberField::committed, &session_, &Session::seal);
   dry_ = number(tr("dries in"), "toolDry", tr("s"), 0, 0, 86'400, &Tool::dry_s);
   dry_->setToolTip(tr("How long its ink is wet: no pass goes over it before. 0: at once"));
+  transfers_ = new QCheckBox(tr("its ink is ironed on"), editor_);
+  transfers_->setObjectName(QStringLiteral("toolTransfers"));
+  transfers_->setToolTip(tr("Heat-transfer pens stand upright before they are used"));
+  form->addRow(transfers_);
+  connect(transfers_, &QCheckBox::clicked, this,
+          [this](bool on) { edit(tr("Change the ink"), "", [&](Tool& t) { t.transfers = on; }); });
+  trail_ = number(tr("edge trails by"), "toolTrail", {}, 2, 0, 5, &Tool::trail_mm);
+  trail_->setToolTip(
+      tr("How far the edge touches behind the axis it swivels on: the head leads it round corners. 0: the "
+         "machine sees to that itself"));
+  overcut_ = number(tr("runs on by"), "toolOvercut", {}, 2, 0, 20, &Tool::overcut_mm);
+  overcut_->setToolTip(tr("How far it cuts on past the start of a closed contour, so that the end comes free"));
+  tip_x_ = number(tr("tip right of middle"), "toolTipX", {}, 2, -20, 20, nullptr);
+  tip_y_ = number(tr("tip below middle"), "toolTipY", {}, 2, -20, 20, nullptr);
+  for (auto* field : {tip_x_, tip_y_}) {
+    field->setToolTip(tr("Where the tip touches beside the middle of its holder, as it sits when it is not turned"));
+    connect(field, &NumberField::edited, this, [this, field](double v) {
+      edit(tr("Change where the tip touches"), field == tip_x_ ? "tool-tip-x" : "tool-tip-y",
+           [&](Tool& t) { (field == tip_x_ ? t.tip_mm.x : t.tip_mm.y) = v; });
+    });
+  }
+  sits_ = number(tr("sits turned by"), "toolSits", QStringLiteral("°"), 0, -360, 360, &Tool::sits_deg);
+  sits_->setToolTip(tr("How far it is turned in its holder, counter-clockwise: the place of the tip turns with it"));
+  form_ = form;
   ink_ = new QPushButton(tr("Choose…"), editor_);
   ink_->setAccessibleName(tr("Ink colour"));
   set_kind(ink_, "chip");
@@ -208,6 +233,21 @@ void ToolRack::update() {
   thickest_->setValue(tool->thickest_mm, session_.project().unit);
   count_->setValue(tool->count);
   dry_->setValue(tool->dry_s);
+  const bool blade = tool->kind == ToolKind::blade;
+  const bool inks = tool->kind == ToolKind::pen || tool->kind == ToolKind::chisel_marker;
+  const auto show = [this](QWidget* field, bool on) {
+    field->setVisible(on);
+    if (QWidget* label = form_->labelForField(field)) label->setVisible(on);
+  };
+  for (auto* field : {trail_, overcut_}) show(field, blade);
+  for (auto* field : {tip_x_, tip_y_, sits_}) show(field, !blade);
+  show(dry_, inks), show(transfers_, inks);
+  trail_->setValue(tool->trail_mm, session_.project().unit);
+  overcut_->setValue(tool->overcut_mm, session_.project().unit);
+  tip_x_->setValue(tool->tip_mm.x, session_.project().unit);
+  tip_y_->setValue(tool->tip_mm.y, session_.project().unit);
+  sits_->setValue(tool->sits_deg);
+  transfers_->setChecked(tool->transfers);
   ink_->setIcon(swatch_icon(to_qcolor(tool->ink)));
   for (auto* box : serves_) box->setChecked(serves(*tool, static_cast<Role>(box->property("role").toInt())));
   std::size_t used = 0;

@@ -10,6 +10,8 @@
 #include "app/session.hpp"
 #include "app/widgets/number_field.hpp"
 
+class QFormLayout;
+
 namespace dotlane {
 
 class ToolRack : public QWidget {
@@ -33,6 +35,9 @@ class ToolRack : public QWidget {
   QLineEdit* name_;
   QComboBox* kind_;
   NumberField *tip_, *min_, *max_, *thickest_, *count_, *dry_;
+  NumberField *trail_, *overcut_, *tip_x_, *tip_y_, *sits_;
+  QCheckBox* transfers_;
+  QFormLayout* form_;
   QPushButton *ink_, *remove_;
   std::vector<QCheckBox*> serves_;
 };

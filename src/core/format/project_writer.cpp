@@ -165,6 +165,12 @@ Json to_value(const Tool& t) {
   j["thickest_mm"] = t.thickest_mm;
   if (t.count != 1) j["count"] = t.count;
   if (t.dry_s > 0) j["dry_s"] = t.dry_s;
+  if (t.trail_mm > 0) j["trail_mm"] = t.trail_mm;
+  if (t.overcut_mm > 0) j["overcut_mm"] = t.overcut_mm;
+  if (t.tip_mm.x != 0) j["tip_x_mm"] = t.tip_mm.x;
+  if (t.tip_mm.y != 0) j["tip_y_mm"] = t.tip_mm.y;
+  if (t.sits_deg != 0) j["sits_deg"] = t.sits_deg;
+  if (t.transfers) j["transfers"] = true;
   keep(j, t.unknown);
   if (t.kind != ToolKind::other) j["kind"] = word(t.kind);  // else somebody's own word, if there is one
   return j;
@@ -176,6 +182,8 @@ Json to_value(const Setting& s) {
   j["speed_mm_s"] = s.speed_mm_s;
   j["depth"] = s.depth;
   j["repeats"] = s.repeats;
+  if (s.tabs > 0) j["tabs"] = s.tabs;
+  if (s.tab_mm != Setting{}.tab_mm) j["tab_mm"] = s.tab_mm;
   keep(j, s.unknown);
   return j;
 }

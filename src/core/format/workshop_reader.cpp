@@ -45,6 +45,12 @@ Tool read_tool(const Json& json, const std::string& where) {
   f.number("thickest_mm", tool.thickest_mm, 0, 100);
   f.integer("count", tool.count, 1, 99);
   f.number("dry_s", tool.dry_s, 0, 86'400);
+  f.number("trail_mm", tool.trail_mm, 0, 5);
+  f.number("overcut_mm", tool.overcut_mm, 0, 20);
+  f.number("tip_x_mm", tool.tip_mm.x, -20, 20);
+  f.number("tip_y_mm", tool.tip_mm.y, -20, 20);
+  f.number("sits_deg", tool.sits_deg, -360, 360);
+  f.boolean("transfers", tool.transfers);
   tool.unknown = f.unknown();
   if (const auto known = tool_kind_from(kind)) {
     tool.kind = *known;
@@ -79,6 +85,8 @@ Stock read_stock(const Json& json, const std::string& where) {
       s.number("speed_mm_s", setting.speed_mm_s, 0.1, 5000);
       s.number("depth", setting.depth, 0, 100);
       s.integer("repeats", setting.repeats, 1, 99);
+      s.integer("tabs", setting.tabs, 0, 99);
+      s.number("tab_mm", setting.tab_mm, 0.1, 20);
       setting.unknown = s.unknown();
       stock.settings[role] = setting;
     }

@@ -1,9 +1,13 @@
 #include "core/job/cutter.hpp"
 
 #include <algorithm>
+#include <cmath>
 #include <functional>
+#include <numbers>
+#include <utility>
 
-#include "core/text_scan.hpp"
+#include "core/job/hpgl.hpp"
+#include "core/plan/plan.hpp"
 
 namespace dotlane {
 namespace {
@@ -35,7 +39,16 @@ Cutter::Cutter(Machine machine, std::vector<std::string> holders, std::vector<Pr
       holders_(std::move(holders)),
       printed_(std::move(printed)),
       seed_(seed),
+      reader_(std::make_unique<HpglReader>(machine_.mat.height_mm)),
       head_(home_of(machine_)) {}
+
+void Cutter::set_physics(Physics physics) {
+  physics_ = std::move(physics);
+  std::stable_sort(physics_.faults.begin(), physics_.faults.end(),
+                   [](const Fault& a, const Fault& b) { return a.at_s < b.at_s; });
+  random_.seed(physics_.seed);
+  hands_have_had({});
+}
 
 const std::string& Cutter::tool() const {
   static const std::string none;
@@ -45,33 +58,29 @@ const std::string& Cutter::tool() const {
 
 void Cutter::feed(std::string_view bytes) {
   if (faulty_) return;
-  std::vector<HpglInstruction> instructions;
-  const auto read = parser_.feed(bytes, instructions);
-  for (const auto& instruction : instructions) {
-    if (!faulty_) take(instruction);
+  std::vector<Command> commands;
+  const auto read = reader_->feed(bytes, commands);
+  for (const auto& command : commands) {
+    if (!faulty_) take(command);
   }
   if (!read && !faulty_) {
     finish_stroke();
-    steps_.push_back({Step::Kind::fault, {}, 0, {}, read.error().message, 0, {}});
+    steps_.push_back({.kind = Step::Kind::fault, .text = read.error().message});
     faulty_ = true;
   }
   if (state_ == State::waiting && !steps_.empty()) state_ = State::running;
 }
 
 void Cutter::end() {
-  if (!parser_.empty() && !faulty_) {
+  if (!faulty_) {
+    std::vector<Command> commands;
+    const auto read = reader_->end(commands);
+    for (const auto& command : commands) take(command);
     finish_stroke();
-    steps_.push_back({Step::Kind::fault, {}, 0, {}, "the stream ends in the middle of an instruction", 0, {}});
+    if (!read) steps_.push_back({.kind = Step::Kind::fault, .text = read.error().message});
   }
-  finish_stroke();
   ended_ = true;
   if (state_ == State::waiting) state_ = State::running;
-}
-
-void Cutter::add_points(const HpglInstruction& in) {
-  for (std::size_t i = 0; i + 1 < in.numbers.size(); i += 2) {
-    open_.points.push_back({in.numbers[i] / kHpglPerMm, machine_.mat.height_mm - in.numbers[i + 1] / kHpglPerMm});
-  }
 }
 
 void Cutter::finish_stroke() {
@@ -81,47 +90,54 @@ void Cutter::finish_stroke() {
   } else {
     credit_ += open_.bytes;
   }
-  open_ = {Step::Kind::stroke, {}, 0, {}, {}, 0, {}};
+  open_ = {};
 }
 
-void Cutter::take(const HpglInstruction& in) {
-  auto add = [&](Step step) {
-    step.bytes = in.bytes;
-    finish_stroke();
-    steps_.push_back(std::move(step));
-  };
-  const double first = in.numbers.empty() ? 0 : in.numbers.front();
-  if (in.code == "PU" || in.code == "PD" || in.code == "PA") {
-    const bool down = in.code == "PD" || (in.code == "PA" && pen_down_in_stream_);
+void Cutter::take(const Command& in) {
+  if (in.kind == Command::Kind::up || in.kind == Command::Kind::down) {
+    const bool down = in.kind == Command::Kind::down;
     if (down != pen_down_in_stream_ || !down) finish_stroke();
+    taken_ += in.bytes;
     pen_down_in_stream_ = down;
-    add_points(in);
+    open_.points.insert(open_.points.end(), in.points.begin(), in.points.end());
+    open_.end = taken_;
     if (open_.bytes + in.bytes > kHeldBytes) {
       credit_ += in.bytes;
     } else {
       open_.bytes += in.bytes;
     }
-  } else if (in.code == "SP") {
-    add({Step::Kind::select, {}, first, {}, {}, 0, {}});
-  } else if (in.code == "VS") {
-    add({Step::Kind::speed, {}, first * 10, {}, {}, 0, {}});
-  } else if (in.code == "CO") {
-    const auto marker = marker_from(in.text);
-    const auto marks = marks_from(in.text);
-    if (marks) {
-      add({Step::Kind::marks, {}, static_cast<double>(marks->sheet), {}, {}, 0, marks->marks});
-    } else if (in.text == kAsLaid) {
-      add({Step::Kind::as_laid, {}, 0, {}, {}, 0, {}});
-    } else if (marker) {
-      add({Step::Kind::marker, {}, 0, *marker, {}, 0, {}});
-    } else {
-      credit_ += in.bytes;
-    }
-  } else if (in.code == "IN" || in.code == "FS") {
-    credit_ += in.bytes;  // nothing the simulation would show
-  } else {
-    add({Step::Kind::fault, {}, 0, {}, "the cutter does not know the instruction " + in.code, 0, {}});
-    faulty_ = true;
+    return;
+  }
+  taken_ += in.bytes;
+  auto add = [&](Step step) {
+    step.bytes = in.bytes, step.end = taken_;
+    finish_stroke();
+    steps_.push_back(std::move(step));
+  };
+  switch (in.kind) {
+    case Command::Kind::select:
+      add({.kind = Step::Kind::select, .number = in.number});
+      break;
+    case Command::Kind::speed:
+      add({.kind = Step::Kind::speed, .number = in.number});
+      break;
+    case Command::Kind::note:
+      if (const auto marks = marks_from(in.text)) {
+        add({.kind = Step::Kind::marks, .number = static_cast<double>(marks->sheet), .marks = marks->marks});
+      } else if (in.text == kAsLaid) {
+        add({.kind = Step::Kind::as_laid});
+      } else if (auto marker = marker_from(in.text)) {
+        add({.kind = Step::Kind::marker, .marker = std::move(*marker)});
+      } else {
+        credit_ += in.bytes;
+      }
+      break;
+    case Command::Kind::fault:
+      add({.kind = Step::Kind::fault, .text = in.text});
+      faulty_ = true;
+      break;
+    default:
+      credit_ += in.bytes;  // nothing the simulation would show
   }
 }
 
@@ -138,14 +154,17 @@ bool Cutter::begin() {
     }
     Step step = std::move(steps_.front());
     steps_.pop_front();
+    busy_end_ = step.end;
     switch (step.kind) {
       case Step::Kind::select:
-        holder_ = static_cast<int>(step.number);
+        holder_ = static_cast<int>(std::clamp(step.number, 0.0, 99.0));
         credit_ += step.bytes;
+        done_ = step.end;
         break;
       case Step::Kind::speed:
         if (step.number > 0) speed_ = step.number;
         credit_ += step.bytes;
+        done_ = step.end;
         break;
       case Step::Kind::fault:
         fail_run(step.text);
@@ -156,6 +175,7 @@ bool Cutter::begin() {
         mat_ = step.marker.mat;
         if (step.marker.pause) {
           wanted_ = step.marker;
+          pause_end_ = step.end;
           ++pauses_;
           state_ = State::paused;
           return false;
@@ -164,15 +184,18 @@ bool Cutter::begin() {
           fail_run("the job wants " + listed(step.marker.holders) + "; the holders have " + listed(holders_));
           return false;
         }
+        done_ = step.end;
         break;
       case Step::Kind::as_laid:
         credit_ += step.bytes;
+        done_ = step.end;
         moved_ = {};
         break;
       case Step::Kind::marks: {
         const auto sheet = static_cast<int>(step.number);
         if (const auto known = found_.find(sheet); known != found_.end()) {
           credit_ += step.bytes;
+          done_ = step.end;
           moved_ = known->second;
           break;
         }
@@ -205,8 +228,10 @@ bool Cutter::begin() {
         lower_ = stroke_ ? machine_.lower_s : 0;
         lift_ = stroke_ ? machine_.lift_s : 0;
         t_ = 0;
+        if (stroke_) set_down();
         marked_to_ = head_;
         marked_move_ = 0;
+        marked_mm_here_ = 0;
         busy_bytes_ = step.bytes;
         busy_ = true;
         return true;
@@ -234,23 +259,125 @@ bool Cutter::register_sheet(int sheet, const PrintMarks& marks) {
   return true;
 }
 
+const std::string& Cutter::really() const {
+  if (!swapped_ || holders_.size() < 2 || holder_ < 1 || holder_ > 2) return tool();
+  return holders_[holder_ == 1 ? 1 : 0].empty() ? tool() : holders_[holder_ == 1 ? 1 : 0];
+}
+
+const ToolBody& Cutter::body() const {
+  static const ToolBody plain;
+  const auto known = physics_.tools.find(really());
+  return known == physics_.tools.end() ? plain : known->second;
+}
+
+void Cutter::hands_have_had(const std::vector<std::string>& before) {
+  for (std::size_t i = 0; i < holders_.size(); ++i) {
+    if (i < before.size() && before[i] == holders_[i]) continue;
+    tips_.erase(holders_[i]);
+  }
+}
+
+void Cutter::set_down() {
+  const auto chance = [this] { return static_cast<double>(random_()) / static_cast<double>(std::mt19937::max()); };
+  const ToolBody& now = body();
+  if (!tips_.contains(really())) {  // it points anywhere
+    const double angle = now.trail_mm > 0 ? 2 * std::numbers::pi * chance() : 0;
+    tips_[really()] = TipFollower(now.trail_mm, now.tip, {std::cos(angle), std::sin(angle)});
+  }
+  landed_ = {};
+  if (physics_.landing_mm > 0) {  // two normal deviates (G. Box, M. Muller, 1958)
+    const double far = physics_.landing_mm * std::sqrt(-2 * std::log(std::max(1e-12, 1 - chance())));
+    const double way = 2 * std::numbers::pi * chance();
+    landed_ = {far * std::cos(way), far * std::sin(way)};
+  }
+  if (dries_ && now.inks) dry_.insert(really()), dries_ = false;
+  if (wears_ && now.edge) worn_.insert(really()), wears_ = false;
+}
+
+void Cutter::set_clock(double seconds) {
+  seconds_ = seconds;
+  meet_faults(true);
+}
+
+/// What was met `before` this stream leaves its traces and does not come again.
+void Cutter::meet_faults(bool before) {
+  constexpr double kMoment = 1e-6;  // s
+  for (; met_ < physics_.faults.size() && physics_.faults[met_].at_s <= seconds_ + kMoment; ++met_) {
+    switch (physics_.faults[met_].kind) {
+      case FaultKind::dry:
+        dries_ = true;
+        if (down_ && body().inks) dry_.insert(really()), dries_ = false;
+        break;
+      case FaultKind::wear:
+        wears_ = true;
+        if (down_ && body().edge) worn_.insert(really()), wears_ = false;
+        break;
+      case FaultKind::wrong_tool:
+        swapped_ = !swapped_;
+        break;
+      case FaultKind::slip: {
+        constexpr double kSlip = 2;  // mm
+        std::mt19937 random(physics_.seed + static_cast<unsigned>(met_));
+        const double way =
+            2 * std::numbers::pi * static_cast<double>(random()) / static_cast<double>(std::mt19937::max());
+        slipped_ = slipped_ + Vec{kSlip * std::cos(way), kSlip * std::sin(way)};
+        break;
+      }
+      case FaultKind::jam:
+        if (before) break;
+        down_ = false;
+        fail_run("the head is blocked; switch off, free it, and leave the mat where it is");
+        break;
+      default:
+        break;  // of the line, and of the power: whoever serves the cutter sees to these
+    }
+  }
+}
+
+void Cutter::leave_mark(std::vector<Vec> points, double from_mm, double to_mm) {
+  const std::string& with = really();
+  if (dry_.contains(with)) return;
+  double length = 0;
+  for (std::size_t i = 1; i < points.size(); ++i) length += distance(points[i - 1], points[i]);
+  marked_mm_[with] += length;
+  constexpr double kWorn = 0.5;
+  marks_.push_back({with, mat_, std::move(points), worn_.contains(with) ? kWorn : 1, part_, busy_end_, from_mm, to_mm});
+}
+
+double Cutter::under_way_mm() const {
+  return busy_ && stroke_ ? motion_.way_at(std::clamp(t_ - lower_, 0.0, motion_.seconds())) : 0;
+}
+
 void Cutter::mark_up_to(double t) {
+  TipFollower& tip = tips_[really()];
+  const Vec off = landed_ + slipped_;
   if (motion_.points().size() < 2) {  // a dot
-    if (t >= motion_.seconds()) marks_.push_back({tool(), mat_, {head_, head_}});
+    if (t >= motion_.seconds()) leave_mark({tip.at(head_ + off), tip.at(head_ + off)}, 0, 0);
     return;
   }
   const std::size_t move = t >= motion_.seconds() ? motion_.points().size() - 2 : motion_.move_at(t);
-  Mark mark{tool(), mat_, {marked_to_}};
-  for (std::size_t i = marked_move_; i < move; ++i) mark.points.push_back(motion_.points()[i + 1]);
+  std::vector<Vec> points{tip.at(marked_to_ + off)};
+  Vec from = marked_to_;
+  const auto go = [&](Vec to) {
+    tip.move(from + off, to + off, points);
+    from = to;
+  };
+  for (std::size_t i = marked_move_; i < move; ++i) go(motion_.points()[i + 1]);
   const Vec here = motion_.position_at(t);
-  if (!(mark.points.back() == here)) mark.points.push_back(here);
+  if (!(from == here)) go(here);
   marked_move_ = move;
   marked_to_ = here;
-  if (mark.points.size() < 2) return;
-  double length = 0;
-  for (std::size_t i = 1; i < mark.points.size(); ++i) length += distance(mark.points[i - 1], mark.points[i]);
-  marked_mm_[mark.tool] += length;
-  marks_.push_back(std::move(mark));
+  // An edge that turns where it stands comes to the same place again and again.
+  constexpr double kSame = 2e-4;
+  std::size_t kept = 1;
+  for (std::size_t i = 1; i < points.size(); ++i) {
+    if (distance(points[i], points[kept - 1]) > kSame) points[kept++] = points[i];
+  }
+  points.resize(kept);
+  const double way = t >= motion_.seconds() ? motion_.length() : motion_.way_at(t);
+  const double before = std::exchange(marked_mm_here_, way);
+  if (points.size() == 1) points.push_back(points.front());
+  leave_mark(std::move(points), before, way);
 }
 
 double Cutter::advance(double seconds) {
@@ -259,18 +386,23 @@ double Cutter::advance(double seconds) {
     if (!busy_ && !begin()) break;
     if (left <= 0) break;
     const double total = lower_ + motion_.seconds() + lift_;
-    const double step = std::min(left, total - t_);
+    double step = std::min(left, total - t_);
+    if (met_ < physics_.faults.size() && physics_.faults[met_].at_s > seconds_)
+      step = std::min(step, physics_.faults[met_].at_s - seconds_);  // to the very moment
     t_ += step;
     left -= step;
     seconds_ += step;
     const double moving = std::clamp(t_ - lower_, 0.0, motion_.seconds());
     head_ = motion_.position_at(moving);
-    down_ = stroke_ && t_ < total;
-    if (stroke_ && (moving > 0 || t_ >= total)) mark_up_to(moving);
-    if (t_ >= total) {
+    const bool over = t_ >= total - 1e-12;
+    down_ = stroke_ && !over;
+    if (stroke_ && (moving > 0 || over)) mark_up_to(moving);
+    if (over) {
       busy_ = false;
       credit_ += busy_bytes_;
+      done_ = busy_end_;
     }
+    meet_faults();
   }
   return seconds - left;
 }
@@ -280,7 +412,9 @@ std::string Cutter::loaded(const std::vector<std::string>& holders) {
   if (!fits(wanted_.holders, holders)) {
     return "the job wants " + listed(wanted_.holders) + "; the holders have " + listed(holders);
   }
-  holders_ = holders;
+  const auto before = std::exchange(holders_, holders);
+  hands_have_had(before);
+  done_ = pause_end_;
   state_ = State::running;
   return {};
 }

@@ -1,9 +1,11 @@
 #include "core/job/job.hpp"
 
 #include <algorithm>
+#include <map>
+#include <optional>
+#include <set>
 
 #include "core/layout/print_art.hpp"
-#include "core/text_scan.hpp"
 
 namespace dotlane {
 namespace {
@@ -14,90 +16,147 @@ std::vector<std::string> held(const std::vector<HolderLoad>& loads) {
   return out;
 }
 
-class Writer {
+class Compiler {
  public:
-  explicit Writer(double mat_height) : mat_height_(mat_height) {}
-  std::string out = "IN;\n";
+  Compiler(const Plan& plan, const Machine& machine) : plan_(plan), job_{{}, machine, plan, {}} {}
 
-  void pair(Vec p) {
-    out += std::to_string(std::llround(p.x * kHpglPerMm));
-    out += ',';
-    out += std::to_string(std::llround((mat_height_ - p.y) * kHpglPerMm));
-  }
-  void stroke(const Stroke& stroke) {
-    const std::vector<Vec> points = stroke.points();
-    const auto n = points.size();
-    out += "PU", pair(points.front()), out += ";PD";
-    for (std::size_t i = n > 1 ? 1 : 0; i < n; ++i) {
-      pair(points[i]);
-      out += i + 1 == n ? ";\n" : i % 64 == 0 ? ";PD" : ",";
+  Job compile() {
+    if (!plan_.passes.empty()) add(LoadHolders{false, 0, plan_.passes.front().load, held(plan_.first_load)});
+    std::size_t pause = 0;
+    for (std::size_t i = 0; i < plan_.passes.size(); ++i) {
+      if (pause < plan_.pauses.size() && plan_.pauses[pause].before_pass == i) {
+        const Pause& now = plan_.pauses[pause];
+        ++pause;
+        add(LoadHolders{true, static_cast<int>(pause), now.load, held(now.holders)}, i);
+        if (now.change_mat) registered_ = 0;
+      }
+      pass(i);
     }
+    add(EndJob{});
+    return std::move(job_);
   }
-  void comment(std::string_view text) { out += "CO \"" + std::string(text) + "\";\n"; }
 
  private:
-  double mat_height_;
+  template <typename What>
+  void add(What what, std::size_t pass = npos, int round = 0, std::size_t stroke = npos) {
+    job_.instructions.push_back({std::move(what), pass, round, stroke});
+  }
+
+  void pass(std::size_t index) {
+    const Pass& pass = plan_.passes[index];
+    const int wanted = pass.marks ? pass.sheet : 0;
+    if (wanted != registered_) {
+      if (pass.marks) {
+        add(FindMarks{pass.sheet, *pass.marks}, index);
+      } else {
+        add(AsLaid{}, index);
+      }
+      registered_ = wanted;
+    }
+    add(SelectTool{pass.holder, pass.speed_mm_s, pass.force_gf}, index);
+    if (pass.turn_in) add(turn_in(*pass.turn_in, pass.lead), index);
+    Vec heading = pass.heading;
+    for (int round = 0; round < pass.rounds(); ++round) {
+      for (std::size_t s = 0; s < pass.strokes.size(); ++s) {
+        const Stroke& stroke = pass.strokes[s];
+        for (auto& run : head_runs(stroke.points(), stroke.closed(), pass.lead, heading))
+          add(std::move(run), index, round, s);
+      }
+    }
+  }
+
+  const Plan& plan_;
+  Job job_;
+  int registered_ = 0;  // the sheet whose marks say where things go
 };
 
 }  // namespace
 
-std::string marker_text(const LoadMarker& m) {
-  std::string out = m.pause ? "dot-lane pause " + std::to_string(m.number) : std::string("dot-lane start");
-  out += " mat " + std::to_string(m.mat) + " holders";
-  for (std::size_t i = 0; i < m.holders.size(); ++i) {
-    out += " " + std::to_string(i + 1) + "=" + (m.holders[i].empty() ? "-" : m.holders[i]);
+Job compile(const Plan& plan, const Machine& machine) { return Compiler(plan, machine).compile(); }
+
+std::vector<std::string> holders_at(const Job& job, std::size_t instruction) {
+  std::vector<std::string> out;
+  for (std::size_t i = 0; i < job.instructions.size() && (i <= instruction || out.empty()); ++i) {
+    if (const auto* load = std::get_if<LoadHolders>(&job.instructions[i].what)) out = load->holders;
   }
   return out;
 }
 
-std::optional<LoadMarker> marker_from(std::string_view text) {
-  const auto words = split(text, ' ');
-  std::size_t at = 0;
-  auto next = [&] { return at < words.size() ? words[at++] : std::string_view{}; };
-  if (next() != "dot-lane") return std::nullopt;
-  LoadMarker m;
-  const auto kind = next();
-  if (kind == "pause") {
-    m.pause = true;
-    m.number = static_cast<int>(to_integer(next()).value_or(0));
-  } else if (kind != "start") {
-    return std::nullopt;
+JobRest job_from(const Job& job, JobPlace place) {
+  if (place.instruction < job.instructions.size() && job.instructions[place.instruction].stroke == npos)
+    place.run_mm = 0;  // a blade that is half turned in is turned in anew
+  JobRest rest{{{}, job.machine, job.plan, job.printed}, 0, place, 0};
+  auto& out = rest.job.instructions;
+  std::optional<Instruction> load, marks, select;
+  for (std::size_t i = 0; i < place.instruction && i < job.instructions.size(); ++i) {
+    const Instruction& instruction = job.instructions[i];
+    if (const auto* now = std::get_if<LoadHolders>(&instruction.what)) {
+      if (load && std::get<LoadHolders>(load->what).mat != now->mat) marks.reset();
+      load = instruction;
+      select.reset();
+    } else if (std::holds_alternative<FindMarks>(instruction.what)) {
+      marks = instruction;
+    } else if (std::holds_alternative<AsLaid>(instruction.what)) {
+      marks.reset();
+    } else if (std::holds_alternative<SelectTool>(instruction.what)) {
+      select = instruction;
+    }
   }
-  if (next() != "mat") return std::nullopt;
-  m.mat = static_cast<int>(to_integer(next()).value_or(1));
-  if (next() != "holders") return std::nullopt;
-  while (at < words.size()) {
-    const auto word = next();
-    const auto equals = word.find('=');
-    if (equals == std::string_view::npos) return std::nullopt;
-    const auto tool = word.substr(equals + 1);
-    m.holders.emplace_back(tool == "-" ? "" : tool);
+  auto next =
+      job.instructions.begin() + static_cast<std::ptrdiff_t>(std::min(place.instruction, job.instructions.size()));
+  const bool pauses_first = next != job.instructions.end() && std::holds_alternative<LoadHolders>(next->what);
+  if (load) {
+    auto& start = std::get<LoadHolders>(load->what);
+    start.pause = false, start.number = 0;
+    out.push_back(std::move(*load));
   }
-  return m;
+  if (marks && !pauses_first) out.push_back(std::move(*marks));
+  if (select && !pauses_first) {
+    const Instruction chosen = *select;
+    out.push_back(std::move(*select));
+    const Pass* pass = chosen.pass < job.plan.passes.size() ? &job.plan.passes[chosen.pass] : nullptr;
+    const auto* run = next != job.instructions.end() ? std::get_if<RunHead>(&next->what) : nullptr;
+    // A trailing blade may point anywhere now: it is turned in, unless that is what comes next anyway.
+    if (pass && pass->lead.trails() && run && next->stroke != npos) {
+      out.push_back({turn_in(pass->turn_in.value_or(
+                                 turn_in_place(job.machine.mat.height_mm, job.machine.border_mm, 0, pass->lead)),
+                             pass->lead),
+                     chosen.pass, 0, npos});
+    }
+  }
+  rest.before = out.size();
+  if (next == job.instructions.end()) return rest;
+  out.push_back(*next);
+  if (auto* run = std::get_if<RunHead>(&out.back().what)) {
+    const Pass* pass = next->pass < job.plan.passes.size() ? &job.plan.passes[next->pass] : nullptr;
+    const ToolLead lead = pass ? pass->lead : ToolLead{};
+    if (place.run_mm > 0 || (lead.trails() && next->stroke != npos)) {
+      // From where the blade lies after it was turned in, round to where it has to point here.
+      Vec heading = kTurnedIn;
+      HeadRun left = rest_of(*run, place.run_mm, lead, heading);
+      if (lead.trails() && next->stroke != npos && !left.head.empty()) {
+        const HeadRun round = swivel(left.course().front(), kTurnedIn, heading, lead);
+        for (std::size_t i = 1; i < round.head.size(); ++i) rest.ahead_mm += distance(round.head[i - 1], round.head[i]);
+        left.head.insert(left.head.begin(), round.head.begin(), round.head.end());
+        left.tip.insert(left.tip.begin(), round.tip.begin(), round.tip.end());
+      }
+      *run = std::move(left);
+    }
+  }
+  out.insert(out.end(), next + 1, job.instructions.end());
+  return rest;
 }
 
-std::string marker_text(const MarksMarker& m) {
-  std::string out = "dot-lane marks sheet " + std::to_string(m.sheet);
-  const auto add = [&](Vec p) { out += " " + rounded_text(p.x, 3) + "," + rounded_text(p.y, 3); };
-  for (const Vec dot : m.marks.dots) add(dot);
-  add(m.marks.second);
-  return out;
+JobPlace JobRest::whole(JobPlace place) const {
+  if (place.instruction < before) return from;
+  const std::size_t n = place.instruction - before;
+  if (n > 0) return {from.instruction + n, place.run_mm};
+  // What turns the blade at the beginning is no part of the way.
+  return {from.instruction, place.run_mm > ahead_mm ? from.run_mm + place.run_mm - ahead_mm : from.run_mm};
 }
 
-std::optional<MarksMarker> marks_from(std::string_view text) {
-  constexpr std::string_view kBegin = "dot-lane marks sheet ";
-  if (!text.starts_with(kBegin)) return std::nullopt;
-  const auto words = split(text.substr(kBegin.size()), ' ');
-  if (words.size() != 6) return std::nullopt;
-  MarksMarker out;
-  out.sheet = static_cast<int>(to_integer(words[0]).value_or(0));
-  for (std::size_t i = 0; i < 5; ++i) {
-    TextScan in(words[i + 1]);
-    const auto x = in.number(), y = in.number();
-    if (!x || !y) return std::nullopt;
-    (i < 4 ? out.marks.dots[i] : out.marks.second) = {*x, *y};
-  }
-  return out;
+std::size_t Encoded::instruction_after(std::size_t bytes) const {
+  return static_cast<std::size_t>(std::upper_bound(ends.begin(), ends.end(), bytes) - ends.begin());
 }
 
 std::vector<PrintedSheet> laid_by_chance(const Project& project, const Layout& layout, const Plan& plan, unsigned seed,
@@ -130,88 +189,6 @@ std::vector<PrintedSheet> laid_by_chance(const Project& project, const Layout& l
     out.push_back(std::move(sheet));
   }
   return out;
-}
-
-Job compile(const Plan& plan, const Machine& machine) {
-  Writer w(machine.mat.height_mm);
-  if (!plan.passes.empty())
-    w.comment(marker_text(LoadMarker{false, 0, plan.passes.front().load, held(plan.first_load)}));
-  std::size_t pause = 0;
-  int registered = 0;  // the sheet whose marks say where things go
-  for (std::size_t i = 0; i < plan.passes.size(); ++i) {
-    const Pass& pass = plan.passes[i];
-    if (pause < plan.pauses.size() && plan.pauses[pause].before_pass == i) {
-      w.out += "PU;\n";
-      const Pause& now = plan.pauses[pause];
-      w.comment(marker_text(LoadMarker{true, static_cast<int>(pause) + 1, now.load, held(now.holders)}));
-      if (now.change_mat) registered = 0;
-      ++pause;
-    }
-    const int wanted = pass.marks ? pass.sheet : 0;
-    if (wanted != registered) {
-      w.out += "PU;\n";
-      w.comment(pass.marks ? marker_text(MarksMarker{pass.sheet, *pass.marks}) : std::string(kAsLaid));
-      registered = wanted;
-    }
-    w.out += "SP" + std::to_string(pass.holder) + ";VS" + rounded_text(pass.speed_mm_s / 10, 2) + ";FS" +
-             rounded_text(pass.force_gf, 0) + ";\n";
-    for (int r = 0; r < pass.rounds(); ++r) {
-      for (const auto& stroke : pass.strokes) w.stroke(stroke);
-    }
-  }
-  w.out += "PU;SP0;\n";
-  return {std::move(w.out), machine, plan, {}};
-}
-
-bool HpglParser::empty() const { return trimmed(pending_).empty(); }
-
-Result<HpglInstruction> HpglParser::read(std::string_view text) const {
-  auto bad = [&](const std::string& why) {
-    return fail(ErrorKind::malformed,
-                why + " (instruction " + std::to_string(count_ + 1) + ": \"" + std::string(text.substr(0, 24)) + "\")");
-  };
-  auto upper = [](char c) { return static_cast<char>(c >= 'a' && c <= 'z' ? c - 'a' + 'A' : c); };
-  HpglInstruction out;
-  if (text.size() < 2) return bad("an instruction of two letters is expected");
-  out.code = {upper(text[0]), upper(text[1])};
-  for (const char c : out.code) {
-    if (c < 'A' || c > 'Z') return bad("an instruction of two letters is expected");
-  }
-  const auto rest = trimmed(text.substr(2));
-  if (out.code == "CO") {
-    if (rest.size() >= 2 && rest.front() == '"' && rest.back() == '"') out.text = rest.substr(1, rest.size() - 2);
-    return out;
-  }
-  TextScan in(rest);
-  while (const auto v = in.number()) out.numbers.push_back(*v);
-  in.skip_space();
-  if (!in.done()) return bad("a number is expected");
-  return out;
-}
-
-Result<void> HpglParser::feed(std::string_view bytes, std::vector<HpglInstruction>& out) {
-  constexpr std::size_t kLongest = 1 << 20;
-  pending_ += bytes;
-  std::size_t from = 0;
-  for (;;) {
-    std::size_t start = from;
-    while (start < pending_.size() && is_space(pending_[start])) ++start;
-    bool quoted = false;
-    std::size_t end = start;
-    for (; end < pending_.size() && (quoted || pending_[end] != ';'); ++end) {
-      if (pending_[end] == '"') quoted = !quoted;
-    }
-    if (end >= pending_.size()) break;
-    auto instruction = read(std::string_view(pending_).substr(start, end - start));
-    if (!instruction) return tl::unexpected<Error>(instruction.error());
-    instruction->bytes = end + 1 - from;
-    ++count_;
-    out.push_back(std::move(*instruction));
-    from = end + 1;
-  }
-  pending_.erase(0, from);
-  if (pending_.size() > kLongest) return fail(ErrorKind::malformed, "an instruction never ends");
-  return {};
 }
 
 }  // namespace dotlane

@@ -1,78 +1,78 @@
-// Job: the instruction stream for the cutter, compiled from a plan.
-//
-// HPGL at 40 units a mm, x to the right, y up, the origin at the lower left corner of the mat. Used instructions:
-//   IN; SPn; (holder n, 0 at the end)  VSv; (speed in cm/s)  FSf; (force in grams)  PUx,y;  PDx,y,...;
-// and comments, which other readers pass over, as markers that Dot Lane's cutter acts on:
-//   CO "dot-lane start mat 1 holders 1=pen-black 2=fine-blade";   what is loaded before the first move
-//   CO "dot-lane pause 1 mat 1 holders 1=scoring-tip 2=fine-blade";   stop until exactly this is loaded
-// An empty holder is written "-". Pauses count from 1.
-//   CO "dot-lane marks sheet 2 15,21.4 289.8,21.4 289.8,283.4 15,283.4 22,21.4";   four dots and a small
-//   one of a printed sheet, mm from the mat's top left: find them; what follows is moved to where the print lies
-//   CO "dot-lane as-laid";   what follows stays where it is
+// Job: what a cutter is told, instruction by instruction, made from a plan. Languages are encoders of it (hpgl.hpp,
+// gcode.hpp).
 #pragma once
 
 #include <string>
+#include <variant>
 #include <vector>
 
-#include "core/error.hpp"
 #include "core/job/mark_sensor.hpp"
+#include "core/job/markers.hpp"
 #include "core/plan/plan.hpp"
 
 namespace dotlane {
 
-inline constexpr double kHpglPerMm = 40;
+/// What is loaded before the first move, or, at a pause, before what follows.
+using LoadHolders = LoadMarker;
+using FindMarks = MarksMarker;
+/// What follows is not moved to where a print lies.
+struct AsLaid {};
+/// The holder that works from here on, and how.
+struct SelectTool {
+  int holder = 1;
+  double speed_mm_s = 0, force_gf = 0;
+};
+/// One lowering of the tool. What the head runs through; the tip's course goes with it where that is another.
+using RunHead = HeadRun;
+/// The tool is lifted, the holders are let go.
+struct EndJob {};
+
+struct Instruction {
+  std::variant<LoadHolders, FindMarks, AsLaid, SelectTool, RunHead, EndJob> what;
+  std::size_t pass = npos;    ///< index into the plan's passes; npos: none
+  int round = 0;              ///< of the pass's repeats
+  std::size_t stroke = npos;  ///< index into its strokes; npos: turning the blade in, or no run at all
+};
 
 struct Job {
-  std::string hpgl;
+  std::vector<Instruction> instructions;
   Machine machine;
-  Plan plan;  ///< what the stream was compiled from
+  Plan plan;  ///< what it was made from
   /// What a rehearsal finds on the mats, with how it lies there; a device knows nothing of it.
   std::vector<PrintedSheet> printed;
 };
 
 [[nodiscard]] Job compile(const Plan& plan, const Machine& machine);
 
-/// One instruction of a stream. `text` is what stands between the quotes of a comment.
-struct HpglInstruction {
-  std::string code;  ///< two upper-case letters
-  std::vector<double> numbers;
+/// A place in a job: everything before the instruction is done, and so much of its run, mm of the head's way.
+struct JobPlace {
+  std::size_t instruction = 0;
+  double run_mm = 0;
+  friend auto operator<=>(const JobPlace&, const JobPlace&) = default;
+};
+
+/// The job from a place on: what must be loaded there, found and selected comes first, a blade that trails is turned
+/// in, and a run that was broken off begins where it was left.
+struct JobRest {
+  Job job;
+  std::size_t before = 0;  ///< instructions of the preamble: instruction before + n of it is `from.instruction` + n
+  JobPlace from;
+  double ahead_mm = 0;  ///< of the head's way in the first run: turning the blade to where it has to point
+  /// The place in the whole job that a place in the rest stands for.
+  [[nodiscard]] JobPlace whole(JobPlace place) const;
+};
+[[nodiscard]] JobRest job_from(const Job& job, JobPlace place);
+
+/// What the holders have at a place.
+[[nodiscard]] std::vector<std::string> holders_at(const Job& job, std::size_t instruction);
+
+/// A language's text of a job, and where each instruction ends in it.
+struct Encoded {
   std::string text;
-  std::size_t bytes = 0;  ///< how much of the stream it took
+  std::vector<std::size_t> ends;  ///< bytes from the beginning, one for each instruction
+  /// The instruction that is under way once so many bytes are done: the first whose end lies beyond.
+  [[nodiscard]] std::size_t instruction_after(std::size_t bytes) const;
 };
-
-/// Cuts a stream that arrives in pieces into instructions.
-class HpglParser {
- public:
-  /// Appends what is complete to `out`; the rest waits for more. Errors name the instruction's number.
-  Result<void> feed(std::string_view bytes, std::vector<HpglInstruction>& out);
-  /// True when nothing half-read is left.
-  [[nodiscard]] bool empty() const;
-
- private:
-  Result<HpglInstruction> read(std::string_view text) const;
-  std::string pending_;
-  std::size_t count_ = 0;
-};
-
-/// A start or pause marker.
-struct LoadMarker {
-  bool pause = false;
-  int number = 0;  ///< of the pause; 0 for the start
-  int mat = 1;
-  std::vector<std::string> holders;  ///< tool ids, empty = nothing in it
-};
-
-[[nodiscard]] std::string marker_text(const LoadMarker& marker);
-[[nodiscard]] std::optional<LoadMarker> marker_from(std::string_view text);
-
-/// The marks of a printed sheet, to be found.
-struct MarksMarker {
-  int sheet = 0;
-  PrintMarks marks;
-};
-[[nodiscard]] std::string marker_text(const MarksMarker& marker);
-[[nodiscard]] std::optional<MarksMarker> marks_from(std::string_view text);
-inline constexpr std::string_view kAsLaid = "dot-lane as-laid";
 
 /// How far from its place a printed sheet is laid by hand, and how much a printer misses its size.
 struct Misplaced {

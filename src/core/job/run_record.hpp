@@ -1,6 +1,7 @@
 // What happened on the cutter: the last value on the road.
 #pragma once
 
+#include <limits>
 #include <map>
 #include <string>
 #include <vector>
@@ -9,11 +10,16 @@
 
 namespace dotlane {
 
-/// A course the tool really took while it was down, mm on the mat.
+/// A course the tip really took while it was down, mm on the mat.
 struct Mark {
   std::string tool;
   int mat = 1;  ///< which mat load it is on
   std::vector<Vec> points;
+  double strength = 1;            ///< 1: as it should be; less where a blade is worn; nothing is marked at 0
+  int part = 1;                   ///< which stream of the job it was made by
+  std::size_t at = 0;             ///< byte of that stream where what it belongs to ends
+  double from_mm = 0, to_mm = 0;  ///< of the head's way in its stroke
+  std::size_t instruction = std::numeric_limits<std::size_t>::max();  ///< of the job, once somebody knows
 };
 
 /// A printed sheet whose marks were found: what was worked on it was moved by this map, as planned to where it lay.

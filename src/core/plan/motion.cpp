@@ -95,6 +95,7 @@ double Motion::swept(double t) const {
 }
 
 double Motion::way_at(double t) const {
+  if (moves_.empty()) return 0;
   return smoothing_ > 0 ? (swept(t) - swept(t - smoothing_)) / smoothing_ : plain_way(t);
 }
 

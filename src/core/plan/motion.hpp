@@ -38,6 +38,8 @@ class Motion {
   /// Index of the move under way at time t (0 to seconds()).
   [[nodiscard]] std::size_t move_at(double t) const;
   [[nodiscard]] Vec position_at(double t) const;
+  /// The way gone at time t, mm.
+  [[nodiscard]] double way_at(double t) const;
   [[nodiscard]] const std::vector<Vec>& points() const { return points_; }
 
  private:
@@ -50,8 +52,6 @@ class Motion {
   [[nodiscard]] std::pair<double, double> into(const Move& move, double dt) const;
   [[nodiscard]] double plain_way(double t) const;
   [[nodiscard]] double swept(double t) const;
-  /// The way gone at time t, smoothed.
-  [[nodiscard]] double way_at(double t) const;
   std::vector<Vec> points_;
   std::vector<Move> moves_;
   double accel_ = 1, smoothing_ = 0, seconds_ = 0, length_ = 0;

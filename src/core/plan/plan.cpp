@@ -98,6 +98,7 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
           if (p.numbers) p.force_gf = tool->min_force_gf;
           p.force_gf = std::min(p.force_gf, project.machine.max_force_gf);
           p.speed_mm_s = setting.speed_mm_s;
+          p.lead = lead_of(*tool, setting, line.role);
           p.depth = setting.depth;
           p.pace = pace_of(project.machine, line.role);
           p.key = std::to_string(p.load) + "/" + std::to_string(p.sheet) + "/" + std::string(word(p.role)) + "/" +
@@ -250,6 +251,42 @@ std::vector<std::pair<double, double>> timed(const std::vector<Stroke>& strokes,
   return out;
 }
 
+/// One stroke as the head makes it.
+struct Led {
+  Vec from, to;  // where the head is when it goes down first and comes up last
+  double mm = 0, seconds = 0;
+  int lifts = 1;
+};
+
+/// The strokes of a pass whose tool has to be led, in order, on all cores.
+std::vector<Led> led(const Pass& pass, const Machine& machine) {
+  const auto limits = pass_limits(machine, pass.speed_mm_s), travel = travel_limits(machine);
+  std::vector<Vec> before(pass.strokes.size());
+  Vec heading = pass.heading;
+  for (std::size_t i = 0; i < pass.strokes.size(); ++i) {
+    before[i] = heading;
+    if (pass.lead.trails())
+      heading = heading_after(pass.strokes[i].points(), pass.strokes[i].closed(), pass.lead, heading);
+  }
+  std::vector<Led> out(pass.strokes.size());
+  constexpr std::size_t kWorth = 200;
+  for_each_index(out.size(), kWorth, [&](std::size_t i) {
+    Led& now = out[i];
+    Vec at_first = before[i];
+    const auto runs = head_runs(pass.strokes[i].points(), pass.strokes[i].closed(), pass.lead, at_first);
+    now.from = runs.front().head.front(), now.to = runs.back().head.back();
+    now.lifts = static_cast<int>(runs.size());
+    for (std::size_t k = 0; k < runs.size(); ++k) {
+      if (k > 0) now.seconds += motion_seconds({runs[k - 1].head.back(), runs[k].head.front()}, travel);
+      const Motion motion(runs[k].head, limits);
+      now.seconds += machine.lower_s + motion.seconds() + machine.lift_s;
+      const auto& course = runs[k].course();
+      for (std::size_t n = 1; n < course.size(); ++n) now.mm += distance(course[n - 1], course[n]);
+    }
+  });
+  return out;
+}
+
 void run_through(Pass& pass, const Batch& batch, const Project& project, const TourEffort& effort, Vec& head) {
   const Machine& machine = project.machine;
   const auto limits = pass_limits(machine, pass.speed_mm_s);
@@ -259,21 +296,32 @@ void run_through(Pass& pass, const Batch& batch, const Project& project, const T
   pass.strokes = strokes_of(batch, head, rules);
   pass.contours = static_cast<int>(pass.strokes.size());
   pass.seconds = pass.marks_s;
-  double length = 0;
-  std::vector<double> down_s;
-  for (const auto& [mm, seconds] : timed(pass.strokes, limits)) {
-    length += mm;
-    down_s.push_back(machine.lower_s + seconds + machine.lift_s);
+  if (pass.turn_in) {
+    const HeadRun run = turn_in(*pass.turn_in, pass.lead);
+    const double seconds = motion_seconds({head, run.head.front()}, travel) + machine.lower_s +
+                           Motion(run.head, limits).seconds() + machine.lift_s;
+    pass.ready_s = seconds * pass.pace.factor;
+    pass.seconds += pass.ready_s;
+    head = run.head.back();
   }
-  pass.length_mm = length * pass.rounds();
-  pass.lifts = pass.contours * pass.rounds();
+  std::vector<Led> strokes;
+  if (pass.lead.plain()) {
+    const auto each = timed(pass.strokes, limits);
+    for (std::size_t i = 0; i < each.size(); ++i)
+      strokes.push_back({pass.strokes[i].start(), pass.strokes[i].end(), each[i].first,
+                         machine.lower_s + each[i].second + machine.lift_s});
+  } else {
+    strokes = led(pass, machine);
+  }
+  for (const auto& stroke : strokes) pass.length_mm += stroke.mm, pass.lifts += stroke.lifts;
+  pass.length_mm *= pass.rounds();
+  pass.lifts *= pass.rounds();
   for (int r = 0; r < pass.rounds(); ++r) {
-    for (std::size_t i = 0; i < pass.strokes.size(); ++i) {
-      const Vec start = pass.strokes[i].start();
-      pass.travel_mm += distance(head, start);
-      pass.seconds += (motion_seconds({head, start}, travel) + down_s[i]) * pass.pace.factor;
+    for (const auto& stroke : strokes) {
+      pass.travel_mm += distance(head, stroke.from);
+      pass.seconds += (motion_seconds({head, stroke.from}, travel) + stroke.seconds) * pass.pace.factor;
       pass.stroke_end_s.push_back(pass.seconds);
-      head = pass.strokes[i].end();
+      head = stroke.to;
     }
   }
 }
@@ -340,6 +388,20 @@ Vec Stroke::end() const {
   return course.map(reversed == back ? points.back() : points.front());
 }
 
+ToolLead lead_of(const Tool& tool, const Setting& setting, Role role) {
+  ToolLead lead;
+  const bool blade = tool.kind == ToolKind::blade;
+  constexpr double kLeast = 0.02;  // mm: less is none
+  if (tool.trail_mm >= kLeast) lead.trail_mm = tool.trail_mm;
+  if (blade && role == Role::cut) {
+    lead.overcut_mm = tool.overcut_mm;
+    if (setting.tabs > 0 && setting.tab_mm > 0) lead.tabs = setting.tabs, lead.tab_mm = setting.tab_mm;
+  }
+  const Affine turned = Affine::rotate(-tool.sits_deg);
+  if (!lead.trails()) lead.tip = turned(tool.tip_mm);  // what swivels has no side of its own
+  return lead;
+}
+
 double Plan::spread_seconds() const {
   double total = 0;
   for (const auto& pass : passes) total += pass.seconds * pass.pace.spread;
@@ -400,21 +462,35 @@ Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
     const auto at = static_cast<std::size_t>(std::upper_bound(ends.begin(), ends.end(), t) - ends.begin());
     now.repeat = static_cast<int>(at / n);
     now.stroke = at % n;
-    if (at > 0) now.head = pass.strokes[(at - 1) % n].end();
-    const double into = std::max(0.0, t - (at > 0 ? ends[at - 1] : pass.marks_s)) / pass.pace.factor;
-    const std::vector<Vec> points = pass.strokes[now.stroke].points();
-    const Motion way({now.head, points.front()}, travel_limits(machine));
-    if (into < way.seconds()) {
-      now.head = way.position_at(into);
-      return now;
+    if (at == 0 && t < pass.marks_s + pass.ready_s) return now;  // it is being made ready
+    double into = std::max(0.0, t - (at > 0 ? ends[at - 1] : pass.marks_s + pass.ready_s)) / pass.pace.factor;
+    const auto runs_of = [&](std::size_t stroke, Vec heading) {
+      return head_runs(pass.strokes[stroke].points(), pass.strokes[stroke].closed(), pass.lead, heading);
+    };
+    Vec heading = pass.heading;
+    if (at > 0) {
+      const Stroke& last = pass.strokes[(at - 1) % n];
+      // Where it pointed before the one before matters to nothing but a prick.
+      heading = heading_after(last.points(), last.closed(), pass.lead, heading);
+      now.head = runs_of((at - 1) % n, pass.heading).back().head.back();
+    } else if (pass.turn_in) {
+      now.head = turn_in(*pass.turn_in, pass.lead).head.back();
     }
-    const Motion mark(points, pass_limits(machine, pass.speed_mm_s));
-    const double down_t = std::clamp(into - way.seconds() - machine.lower_s, 0.0, mark.seconds());
-    now.head = mark.position_at(down_t);
-    now.down = true;
-    const std::size_t move = mark.points().size() > 1 ? std::min(mark.move_at(down_t), mark.points().size() - 2) : 0;
-    now.under_way.assign(mark.points().begin(), mark.points().begin() + static_cast<std::ptrdiff_t>(move) + 1);
-    now.under_way.push_back(now.head);
+    for (const auto& run : runs_of(now.stroke, heading)) {
+      const Motion way({now.head, run.head.front()}, travel_limits(machine));
+      if (into < way.seconds()) {
+        now.head = way.position_at(into), now.down = false;
+        return now;
+      }
+      into -= way.seconds();
+      const Motion mark(run.head, pass_limits(machine, pass.speed_mm_s));
+      const double down_t = std::clamp(into - machine.lower_s, 0.0, mark.seconds());
+      now.head = mark.position_at(down_t);
+      now.down = true;
+      now.under_way = course_until(run, mark.way_at(down_t));
+      into -= machine.lower_s + mark.seconds() + machine.lift_s;
+      if (into < 0) return now;
+    }
     return now;
   }
   return now;
@@ -485,6 +561,8 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
   std::vector<Holding> held = loaded_before(project);
   std::vector<std::size_t> place(batches.size());
   std::vector<double> dry(batches.size(), 0);  // when what each runs over is
+  std::map<std::string, Vec> headings;         // where trailing blades point
+  int turned_in = 0;
   double clock = 0;
   for (const auto& step : schedule.steps) {
     const auto loads = changes(held, step.holders);
@@ -510,9 +588,25 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
     if (sheet && project.machine.reads_marks) pass.marks = marks_of(project, *sheet);
     if (pass.marks && found.insert(pass.sheet).second)
       pass.marks_s = static_cast<double>(pass.marks->dots.size()) * project.machine.mark_s * pass.pace.factor;
+    for (const auto& load : loads) {  // a blade that hands have had may point anywhere
+      if (!load.put_in.empty() || load.depth > 0) headings.erase(load.holds);
+    }
+    if (pass.lead.trails()) {
+      if (const auto known = headings.find(pass.tool); known != headings.end()) {
+        pass.heading = known->second;
+      } else {
+        pass.turn_in = turn_in_place(project.machine.mat.height_mm, project.machine.border_mm, turned_in++, pass.lead);
+      }
+    }
     TourEffort share = effort;
     share.kicks = effort.kicks * strokes_in(batches[step.task]) / std::max<std::size_t>(1, strokes);
     run_through(pass, batches[step.task], project, share, head);
+    if (pass.lead.trails()) {
+      Vec heading = pass.heading;
+      for (const auto& stroke : pass.strokes)
+        heading = heading_after(stroke.points(), stroke.closed(), pass.lead, heading);
+      headings[pass.tool] = heading;
+    }
     pass.start_s = clock;
     clock += pass.seconds;
     for (const auto& d : drying) {

@@ -9,6 +9,7 @@
 #include "core/plan/motion.hpp"
 #include "core/plan/order.hpp"
 #include "core/plan/precedence.hpp"
+#include "core/plan/tool_path.hpp"
 
 namespace dotlane {
 
@@ -49,6 +50,9 @@ struct Pass {
   /// Times the strokes are run through from the first to the last.
   [[nodiscard]] int rounds() const { return stroke_by_stroke ? 1 : repeats; }
   double force_gf = 0, speed_mm_s = 0, depth = 0;
+  ToolLead lead;                    ///< how its tool has to be led
+  Vec heading = kTurnedIn;          ///< where a trailing blade points before the first stroke
+  std::optional<Vec> turn_in;       ///< where it is turned in before that
   std::vector<Stroke> strokes;      ///< in running order, one round
   int contours = 0;                 ///< strokes of one round
   double length_mm = 0;             ///< tool down, all repeats
@@ -57,6 +61,7 @@ struct Pass {
   Pace pace;                        ///< of the machine in this role: it is in the seconds
   std::optional<PrintMarks> marks;  ///< of its sheet, when that is printed and the machine finds them
   double marks_s = 0;               ///< of the seconds: to find them before the first stroke
+  double ready_s = 0;               ///< of the seconds, after that: to turn the blade in
   double seconds = 0;               ///< without the pause before it
   double start_s = 0;               ///< on the clock of the plan, after the pause before it
   /// When each stroke ends, seconds from start_s: the strokes of the first round, then of the second, and so on.
@@ -115,6 +120,8 @@ struct Handwork {
 [[nodiscard]] Vec home_of(const Machine& machine);
 [[nodiscard]] MotionLimits travel_limits(const Machine& machine);
 [[nodiscard]] MotionLimits pass_limits(const Machine& machine, double speed_mm_s);
+/// How a tool has to be led with a setting.
+[[nodiscard]] ToolLead lead_of(const Tool& tool, const Setting& setting, Role role);
 
 /// Plans every line whose role runs and that has a tool, but what is left out of the run. Passes come in the order that
 /// costs least (make_schedule) of those that the reasons allow (reasons_of): first what was put in order by hand, then

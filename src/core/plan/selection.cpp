@@ -1,5 +1,7 @@
 #include "core/plan/selection.hpp"
 
+#include <algorithm>
+
 namespace dotlane {
 
 Plan select(const Plan& plan, const ExportSelection& selection) {
@@ -24,6 +26,16 @@ Plan select(const Plan& plan, const ExportSelection& selection) {
     }
     pending = nullptr;
     out.passes.push_back(plan.passes[i]);
+    Pass& pass = out.passes.back();
+    if (!pass.lead.trails() || pass.turn_in) continue;
+    // The pass that turned its blade in may not be among them.
+    const auto before = std::find_if(out.passes.begin(), out.passes.end() - 1,
+                                     [&](const Pass& other) { return other.tool == pass.tool; });
+    if (before != out.passes.end() - 1) continue;
+    for (std::size_t k = 0; k < i; ++k) {
+      if (plan.passes[k].tool == pass.tool && plan.passes[k].turn_in) pass.turn_in = plan.passes[k].turn_in;
+    }
+    pass.heading = kTurnedIn;
   }
   return out;
 }

@@ -130,6 +130,11 @@ struct Tool {
   double thickest_mm = 0.5;  ///< thickest stock it is meant for
   int count = 1;             ///< how many of it there are: two blades may wait at two depths
   double dry_s = 0;          ///< until a pass may go over what it has drawn; 0: at once
+  double trail_mm = 0;    ///< how far a blade's edge touches behind its axis; 0: not at all, or the machine sees to it
+  double overcut_mm = 0;  ///< how far it runs on past the start of a closed contour
+  Vec tip_mm;             ///< where it touches beside the middle of its holder while it sits as marked, x right, y down
+  bool transfers = false;  ///< its ink is ironed on
+  double sits_deg = 0;     ///< how far it is turned from there, counter-clockwise as seen from above
   Unknown unknown;
   friend bool operator==(const Tool&, const Tool&) = default;
 };
@@ -140,6 +145,8 @@ struct Setting {
   double speed_mm_s = 80;
   double depth = 0;  ///< blade depth mark; 0 where it does not apply
   int repeats = 1;
+  int tabs = 0;         ///< places of each cut contour that are left standing, so that it stays held
+  double tab_mm = 0.5;  ///< how wide
   Unknown unknown{};
   friend bool operator==(const Setting&, const Setting&) = default;
 };

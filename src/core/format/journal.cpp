@@ -1,0 +1,158 @@
+#include "core/format/journal.hpp"
+
+#include <fcntl.h>
+#include <sys/file.h>
+#include <sys/stat.h>
+#include <unistd.h>
+#include <zlib.h>
+
+#include <array>
+#include <cerrno>
+#include <cstring>
+#include <nlohmann/json.hpp>
+
+#include "core/format/files.hpp"
+
+namespace dotlane {
+namespace {
+
+using LineJson = nlohmann::ordered_json;
+using Kind = JournalLine::Kind;
+
+constexpr std::array<std::pair<Kind, const char*>, 10> kLineWords{{{Kind::part, "part"},
+                                                                   {Kind::sent, "sent"},
+                                                                   {Kind::done, "done"},
+                                                                   {Kind::pause, "pause"},
+                                                                   {Kind::card, "card"},
+                                                                   {Kind::loaded, "loaded"},
+                                                                   {Kind::held, "held"},
+                                                                   {Kind::lost, "lost"},
+                                                                   {Kind::unloaded, "unloaded"},
+                                                                   {Kind::end, "end"}}};
+
+JobPlace place_from(const LineJson& json) {
+  return {json.value("instruction", std::size_t{0}), json.value("run_mm", 0.0)};
+}
+
+}  // namespace
+
+unsigned checksum_of(std::string_view text) {
+  uLong sum = crc32(0, nullptr, 0);
+  while (!text.empty()) {
+    const std::string_view part = text.substr(0, 1 << 30);
+    sum = crc32(sum, reinterpret_cast<const Bytef*>(part.data()), static_cast<uInt>(part.size()));
+    text.remove_prefix(part.size());
+  }
+  return static_cast<unsigned>(sum);
+}
+
+std::string journal_text(const JournalHead& head) {
+  const LineJson json{{"journal", 1},        {"job", head.job},           {"project", head.project},
+                      {"file", head.file},   {"begun", head.begun},       {"instructions", head.instructions},
+                      {"bytes", head.bytes}, {"checksum", head.checksum}, {"laid_seed", head.laid_seed}};
+  return json.dump(-1, ' ', false, LineJson::error_handler_t::replace) + "\n";
+}
+
+std::string journal_text(const JournalLine& line) {
+  LineJson json;
+  for (const auto& [kind, word] : kLineWords) {
+    if (kind == line.kind) json["ev"] = word;
+  }
+  if (line.kind == Kind::part || line.kind == Kind::pause) json["number"] = line.number;
+  if (line.kind == Kind::part || line.kind == Kind::sent || line.kind == Kind::done) {
+    json["instruction"] = line.place.instruction;
+    if (line.place.run_mm > 0) json["run_mm"] = line.place.run_mm;
+  }
+  if (line.kind == Kind::done) json["seconds"] = line.seconds;
+  if (!line.text.empty()) json["text"] = line.text;
+  if (line.kind == Kind::loaded) json["holders"] = line.holders;
+  return json.dump(-1, ' ', false, LineJson::error_handler_t::replace) + "\n";
+}
+
+Result<JournalState> read_journal(const std::string& path) {
+  const auto text = read_file(path);
+  if (!text) return tl::unexpected<Error>(text.error());
+  JournalState out;
+  std::size_t from = 0;
+  int number = 0;
+  for (std::size_t end = text->find('\n'); end != std::string::npos; end = text->find('\n', from)) {
+    const auto json = LineJson::parse(text->begin() + static_cast<std::ptrdiff_t>(from),
+                                      text->begin() + static_cast<std::ptrdiff_t>(end), nullptr, false);
+    ++number;
+    from = end + 1;
+    const auto bad = [&](const std::string& why) {
+      return fail(ErrorKind::malformed, why + " (line " + std::to_string(number) + ")", path);
+    };
+    if (!json.is_object()) return bad("the journal is damaged");
+    try {
+      if (number == 1) {
+        if (json.value("journal", 0) != 1) return bad("this is no journal of a run");
+        JournalHead& h = out.head;
+        h.job = json.at("job").get<std::string>(), h.project = json.value("project", std::string());
+        h.file = json.value("file", std::string()), h.begun = json.value("begun", std::string());
+        h.instructions = json.at("instructions").get<std::size_t>(), h.bytes = json.at("bytes").get<std::size_t>();
+        h.checksum = json.at("checksum").get<unsigned>(), h.laid_seed = json.value("laid_seed", 1U);
+        continue;
+      }
+      const auto word = json.at("ev").get<std::string>();
+      for (const auto& [kind, known] : kLineWords) {
+        if (word != known) continue;
+        if (kind == Kind::part) {
+          out.parts.push_back(place_from(json));
+          out.sent = out.done = out.parts.back();
+          out.outcome.clear();
+        } else if (kind == Kind::sent) {
+          out.sent = place_from(json);
+        } else if (kind == Kind::done) {
+          out.done = place_from(json), out.seconds = json.value("seconds", 0.0);
+        } else if (kind == Kind::card) {
+          out.cards.push_back(json.value("text", std::string()));
+        } else if (kind == Kind::unloaded) {
+          out.unloaded = true;
+        } else if (kind == Kind::end) {
+          out.outcome = json.value("text", std::string());
+        }
+      }
+    } catch (const LineJson::exception& e) {
+      return bad(std::string("the journal is damaged: ") + e.what());
+    }
+  }
+  if (number == 0) return fail(ErrorKind::malformed, "the journal is empty", path);
+  return out;
+}
+
+JournalFile::~JournalFile() {
+  if (file_ >= 0) ::close(file_);
+}
+
+Result<void> JournalFile::open(const std::string& path) {
+  path_ = path;
+  if (file_ >= 0) ::close(file_);
+  file_ = ::open(path.c_str(), O_RDWR | O_CREAT | O_CLOEXEC, 0644);
+  if (file_ < 0) return fail(ErrorKind::unreadable, std::strerror(errno), path);
+  if (::flock(file_, LOCK_EX | LOCK_NB) != 0)
+    return fail(ErrorKind::unreadable, "the run is under way in another window", path);
+  off_t size = ::lseek(file_, 0, SEEK_END);
+  char last = '\n';
+  while (size > 0 && ::pread(file_, &last, 1, size - 1) == 1 && last != '\n') --size;
+  if (::ftruncate(file_, size) != 0 || ::lseek(file_, 0, SEEK_END) < 0)
+    return fail(ErrorKind::unreadable, std::strerror(errno), path);
+  return {};
+}
+
+Result<void> JournalFile::add(std::string_view text) {
+  const off_t before = ::lseek(file_, 0, SEEK_END);
+  std::size_t written = 0;
+  while (written < text.size()) {
+    const ssize_t n = ::write(file_, text.data() + written, text.size() - written);
+    if (n < 0 && errno == EINTR) continue;
+    if (n <= 0) break;
+    written += static_cast<std::size_t>(n);
+  }
+  if (written == text.size() && ::fdatasync(file_) == 0) return {};
+  const std::string why = std::strerror(errno);
+  if (before >= 0 && ::ftruncate(file_, before) != 0) return fail(ErrorKind::unreadable, why, path_);
+  return fail(ErrorKind::unreadable, why, path_);
+}
+
+}  // namespace dotlane
