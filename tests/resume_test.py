@@ -18,7 +18,8 @@ import tempfile
 import time
 
 root, cli = pathlib.Path(sys.argv[1]), sys.argv[2]
-rounds = int(os.environ.get("DOTLANE_RESUME_ROUNDS", "200"))
+# Sanitizers, ten times as slow, look for other faults than these.
+rounds = int(os.environ.get("DOTLANE_RESUME_ROUNDS", "28" if os.environ.get("DOTLANE_SANITIZED") else "200"))
 KINDS = ["application killed", "cutter killed", "both killed", "link lost", "power cut", "disk full", "stream damaged"]
 home = pathlib.Path(tempfile.mkdtemp())
 SPEED = 120  # times as fast as the machine: the run takes a second or so

@@ -113,6 +113,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     sheets_panel->pack();
   });
   make_panel->useActions(actions_);
+  connect(run_panel, &RunPanel::placeAsked, this, [this](Vec at) { bench_->point({}, at); });
   connect(run_panel, &RunPanel::jobSheetAsked, this,
           [this] { actions_.find(QStringLiteral("save-job-sheet"))->trigger(); });
   connect(run_panel, &RunPanel::printAsked, this, [this] { actions_.find(QStringLiteral("save-print"))->trigger(); });
@@ -275,7 +276,7 @@ void MainWindow::watchRun() {
     const auto& outcome = run_->outcome();
     const bool off = state == State::over && outcome && outcome->most_mm > kSeen;
     if (off) bench_->setLoad(outcome->worst_mat);
-    if (state != State::idle || pointing_) bench_->point({}, off ? std::optional(outcome->worst) : std::nullopt);
+    if (state != State::idle || pointing_) bench_->ring(off ? std::optional(outcome->worst) : std::nullopt);
     pointing_ = off;
     updateActions();
   });

@@ -253,6 +253,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     using State = RunController::State;
     auto& run = window.run();
     run.setTimeScale(0);
+    run.setWhatIf(false, FaultKind::slip);  // an outcome with something to say
     run.start();
     if (!plan.pauses.empty() &&
         wait_for([&] { return run.state() == State::paused || run.state() == State::over; }, 60'000) &&
@@ -265,6 +266,8 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
       for (const auto& load : run.pause()->holders) holders.push_back(load.holds);
       run.confirmLoaded(holders);
     }
+    wait_for([&] { return run.outcome().has_value(); }, 60'000);
+    if (auto* show = window.findChild<QPushButton*>(QStringLiteral("showFarthest"))) show->click();
     shoot("run-done");
     run.clear();
   }

@@ -86,10 +86,19 @@ void PortLink::open() {
     });
     return;
   }
-  outgoing_ = "\x1b.KOA;";
-  ++asked_;
+  // What waits there is dropped first; an answer to what was asked before may still be on its way and is not listened
+  // to.
+  outgoing_ = "\x1b.K";
   patience_.start(patience_ms_);
   writeSome();
+  constexpr int kQuietMs = 250;
+  QTimer::singleShot(kQuietMs, in_.get(), [this] {
+    ::tcflush(file_, TCIFLUSH);
+    heard_.clear();
+    outgoing_ += "OA;";
+    ++asked_;
+    writeSome();
+  });
 }
 
 void PortLink::send(const Shipment& shipment) {
@@ -164,6 +173,7 @@ void PortLink::readSome() {
 }
 
 void PortLink::answered(const QByteArray& line) {
+  if (greeting_ && asked_ == 0) return;
   const auto parts = line.split(',');
   bool x_is = false, y_is = false;
   const double x = parts.value(0).toDouble(&x_is), y = parts.value(1).toDouble(&y_is);

@@ -82,6 +82,13 @@ TEST_CASE("a run whose cutter died goes on from its card, and the outcome is tol
   r.check_once();
   CHECK(r.o->find<QLabel>("strokesMade")->text().startsWith(QString::number(strokes.all)));
   CHECK(r.o->find<QLabel>("farthestOff")->text().endsWith(QStringLiteral("mm")));
+  // All of it is within the panel.
+  QTest::qWait(1);
+  const auto* panel = r.o->find("runPanel");
+  for (const char* name : {"strokesMade", "farthestOff", "meanOff", "cornersRounded"}) {
+    const auto* label = r.o->find<QLabel>(name);
+    CHECK(label->mapTo(panel, QPoint(label->width(), 0)).x() <= panel->width() - 16);
+  }
   CHECK(r.o->window.findChildren<QWidget*>(QStringLiteral("goOnCard")).isEmpty());
 }
 
@@ -144,8 +151,8 @@ TEST_CASE("a broken run can be let be, and is asked about no more") {
 
 TEST_CASE("while it is held, a pass is made once more, and one is left out") {
   Running r;
-  r.start(1);
-  wait_for([&] { return r.run().head().seconds > 2; });
+  r.start(0);  // slowly, to be sure to be in the middle of the first stroke
+  wait_for([&] { return r.run().record().marked_mm.contains("pen-c77f0a"); });
   r.o->click("holdRun");
   REQUIRE(r.run().currentPass() == 1);
   r.run().setTimeScale(0);
@@ -174,6 +181,9 @@ TEST_CASE("what if the mat slips: the outcome says by how much, and the ring say
   r.to_the_end();
   CHECK(r.run().outcome()->most_mm > 0.5);
   CHECK(r.reads("the ring on the bench"));
+  const double before = r.o->bench().view().px_per_mm;
+  r.o->click("showFarthest");
+  CHECK(r.o->bench().view().px_per_mm > before);
 }
 
 TEST_CASE("points of a card are ticked off and stand in the journal") {

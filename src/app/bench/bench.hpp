@@ -51,6 +51,8 @@ class Bench : public Table {
   void moveHead(const HeadState& head);
   /// Makes these lines, or the place, stand out until the next selection.
   void point(const std::vector<LineRef>& lines, std::optional<Vec> at = {});
+  /// A ring at a place, whatever is in sight.
+  void ring(std::optional<Vec> at) { pointed_at_ = at, update(); }
 
   /// Whether what is dragged meets what lies around it, and the dots of the mat.
   void setSnapping(bool on, bool dots);

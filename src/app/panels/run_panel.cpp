@@ -439,13 +439,13 @@ void RunPanel::addOutcome() {
     form->addRow(make_label(name, "body", card), label);
   };
   const std::size_t all = found->made + found->twice + found->missing;
-  row(tr("strokes whole, made once"), tr("%1 of %2").arg(found->made).arg(all), "strokesMade");
-  if (found->missing > 0) row(tr("not made, or not all of it"), QLocale().toString(found->missing), "strokesMissing");
+  row(tr("strokes made once"), tr("%1 of %2").arg(found->made).arg(all), "strokesMade");
+  if (found->missing > 0) row(tr("not made whole"), QLocale().toString(found->missing), "strokesMissing");
   if (found->twice > 0) row(tr("made again"), QLocale().toString(found->twice), "strokesTwice");
-  row(tr("farthest off its course"), fine_length_text(found->most_mm, unit), "farthestOff");
+  row(tr("farthest off"), fine_length_text(found->most_mm, unit), "farthestOff");
   constexpr double kLeast = 0.01;
   row(tr("off in the mean"),
-      found->mean_mm < kLeast ? tr("under %1").arg(fine_length_text(kLeast, unit))
+      found->mean_mm < kLeast ? QStringLiteral("< ") + fine_length_text(kLeast, unit)
                               : fine_length_text(found->mean_mm, unit),
       "meanOff");
   row(tr("corners rounded"), QLocale().toString(found->corners_rounded), "cornersRounded");
@@ -457,6 +457,7 @@ void RunPanel::addOutcome() {
                                   .arg(found->worst_pass + 1)
                                   .arg(role_name(pass), tool_name(session_.project(), pass.tool)),
                               "body", card));
+    addButton(tr("Show it"), "pill", "showFarthest", box, [this, at = found->worst] { emit placeAsked(at); });
   }
   contents_->addWidget(card);
 }

@@ -18,8 +18,9 @@ class RunPanel : public Panel {
   RunPanel(Session& session, RunController& run, QWidget* parent);
 
  signals:
-  void printAsked();     ///< what is printed is to be saved
-  void jobSheetAsked();  ///< the job sheet is
+  void printAsked();                 ///< what is printed is to be saved
+  void jobSheetAsked();              ///< the job sheet is
+  void placeAsked(dotlane::Vec at);  ///< mm on the mat: it is to be seen from near
 
  private:
   void rebuild();

@@ -48,6 +48,17 @@ class Along {
   std::vector<double> way_;
 };
 
+/// The middle one of values that stand for lengths.
+double median_of(std::vector<std::pair<double, double>>& values) {
+  std::sort(values.begin(), values.end());
+  double half = 0;
+  for (const auto& [value, length] : values) half += length / 2;
+  for (const auto& [value, length] : values) {
+    if ((half -= length) <= 0) return value;
+  }
+  return 0;
+}
+
 OneRun judge(const HeadRun& run, const Affine& lies, const std::vector<const Mark*>& marks) {
   OneRun out;
   std::vector<Vec> course = run.course();
@@ -65,27 +76,31 @@ OneRun judge(const HeadRun& run, const Affine& lies, const std::vector<const Mar
     return out;
   }
   std::vector<std::pair<double, double>> covered;
+  std::vector<std::pair<double, double>> all;  // how far off, over what length
   for (const Mark* mark : marks) {
     covered.emplace_back(mark->from_mm, mark->to_mm);
     double length = 0;
     for (std::size_t i = 1; i < mark->points.size(); ++i) length += distance(mark->points[i - 1], mark->points[i]);
-    const auto look = [&](Vec at, double gone) {
+    const auto look = [&](Vec at, double gone, double stands_for) {
       const double share = length > 0 ? gone / length : 0;
       const double d = along.off(at, mark->from_mm + (mark->to_mm - mark->from_mm) * share);
       out.sum += d, ++out.samples;
+      all.emplace_back(d, stands_for);
       if (d > out.most) out.most = d, out.worst = at;
     };
-    look(mark->points.front(), 0);
+    look(mark->points.front(), 0, 0);
     double gone = 0;
     for (std::size_t i = 1; i < mark->points.size(); ++i) {
       const Vec a = mark->points[i - 1], b = mark->points[i];
       const double l = distance(a, b);
       const int steps = std::max(1, static_cast<int>(std::ceil(l / kStep)));
-      for (int k = 1; k <= steps; ++k) look(lerp(a, b, static_cast<double>(k) / steps), gone + l * k / steps);
+      for (int k = 1; k <= steps; ++k)
+        look(lerp(a, b, static_cast<double>(k) / steps), gone + l * k / steps, l / steps);
       gone += l;
     }
   }
-  // Corners: does any mark of this stretch come near?
+  // Corners: does any mark of this stretch come near? What is off all along, landed beside its course, rounds none.
+  const double usual = median_of(all);
   for (std::size_t i = 1; i + 1 < course.size() && !marks.empty(); ++i) {
     std::size_t before = i, after = i;  // an edge that turns where it stands is one place
     while (before > 0 && distance(course[before], course[i]) < 1e-9) --before;
@@ -100,7 +115,7 @@ OneRun judge(const HeadRun& run, const Affine& lies, const std::vector<const Mar
       for (std::size_t k = 1; k < mark->points.size(); ++k)
         best = std::min(best, distance(course[i], nearest_on(mark->points[k - 1], mark->points[k], course[i])));
     }
-    if (reached && best > kRounded) ++out.rounded;
+    if (reached && best - usual > kRounded) ++out.rounded;
     if (reached && std::isfinite(best) && best > out.most) out.most = best, out.worst = course[i];
     i = std::max(i, after - 1);
   }

@@ -15,8 +15,8 @@ struct OutcomeReport {
   int worst_mat = 1;
   std::size_t worst_pass = npos;                 ///< index into the plan's passes
   std::size_t made = 0, twice = 0, missing = 0;  ///< strokes: whole and once, some of it again, some of it not
-  std::size_t corners_rounded = 0;               ///< turns of over 30 degrees that are missed by more than kRounded
-  double gaps_mm = 0, twice_mm = 0;              ///< of courses without a mark, and of those marked again
+  std::size_t corners_rounded = 0;   ///< turns of over 30 degrees that are missed by kRounded more than the rest
+  double gaps_mm = 0, twice_mm = 0;  ///< of courses without a mark, and of those marked again
 };
 
 inline constexpr double kRounded = 0.1;

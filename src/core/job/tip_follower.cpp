@@ -19,10 +19,10 @@ void TipFollower::move(Vec from, Vec to, std::vector<Vec>& out) {
   constexpr double kMost = std::numbers::pi - 1e-6;
   a0 = std::clamp(a0, -kMost, kMost);
   // Half a degree of turning a step: the chord then misses the tractrix by a few micrometres at most.
-  constexpr double kStep = std::numbers::pi / 360;
+  constexpr double kTurnStep = std::numbers::pi / 360;
   const double t0 = std::tan(std::abs(a0) / 2);
   const double a1 = 2 * std::atan(t0 * std::exp(-way / trail_));
-  const int steps = std::max(1, static_cast<int>(std::ceil((std::abs(a0) - a1) / kStep)));
+  const int steps = std::max(1, static_cast<int>(std::ceil((std::abs(a0) - a1) / kTurnStep)));
   for (int k = 1; k <= steps; ++k) {
     const bool last = k == steps;
     const double a = last ? a1 : std::abs(a0) + (a1 - std::abs(a0)) * k / steps;
