@@ -122,6 +122,8 @@ void JobRunner::start(RunPapers papers, const QString& folder) {
   again_ = false;
   journal_.reset();
   pending_.clear();
+  retry_.stop();
+  journal_problem_.clear();
   if (!folder_.isEmpty()) {
     journal_ = std::make_shared<JournalFile>();
     pending_ = journal_text(papers_.head);
@@ -370,8 +372,9 @@ void JobRunner::write() {
     const Result<void> kept = journal->add(text);
     QMetaObject::invokeMethod(
         this,
-        [this, kept, text, to, part] {
+        [this, journal, kept, text, to, part] {
           writing_ = false;
+          if (journal != journal_) return write();  // of a run before this one
           if (!kept) {
             pending_ = text + pending_;
             journal_problem_ = QString::fromStdString(kept.error().line());

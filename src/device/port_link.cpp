@@ -21,6 +21,26 @@ struct Speed {
 constexpr Speed kSpeeds[]{{1200, B1200},   {2400, B2400},   {4800, B4800},   {9600, B9600},
                           {19200, B19200}, {38400, B38400}, {57600, B57600}, {115200, B115200}};
 
+/// How long the longest lowering of a stream takes at its own speed, ms, and half as much for starting and stopping.
+int longest_ms(const Shipment& shipment) {
+  HpglReader reader(shipment.machine.mat.height_mm);
+  std::vector<Command> commands;
+  if (!reader.feed(shipment.stream.text, commands)) return 0;
+  double speed = 0, way = 0, longest = 0;
+  Vec at;
+  for (const auto& command : commands) {
+    if (command.kind == Command::Kind::speed) speed = command.number;
+    if (command.kind != Command::Kind::down) way = 0;
+    for (const Vec p : command.points) {
+      if (command.kind == Command::Kind::down) way += distance(at, p);
+      at = p;
+    }
+    if (speed > 0) longest = std::max(longest, way / speed);
+  }
+  constexpr double kMargin = 1.5, kMs = 1000;
+  return static_cast<int>(longest * kMargin * kMs);
+}
+
 }  // namespace
 
 const std::vector<int>& port_speeds() {
@@ -77,6 +97,7 @@ void PortLink::open() {
   connect(out_.get(), &QSocketNotifier::activated, this, &PortLink::writeSome);
   heard_.clear(), outgoing_.clear();
   allowed_ = next_ = told_ = asked_ = 0;
+  longest_ms_ = 0;
   sending_ = held_ = false;
   paused_ = nullptr;
   greeting_ = settings_.asks;
@@ -103,6 +124,7 @@ void PortLink::open() {
 
 void PortLink::send(const Shipment& shipment) {
   shipment_ = shipment;
+  longest_ms_ = longest_ms(shipment_);
   sending_ = true;
   next_ = told_ = 0;
 }
@@ -145,7 +167,7 @@ void PortLink::writeSome() {
   }
   if (out_) out_->setEnabled(!outgoing_.isEmpty());
   if (asked_ > 0 && !paused_ && !held_) {
-    if (!patience_.isActive()) patience_.start(patience_ms_);
+    if (!patience_.isActive()) patience_.start(patience_ms_ + longest_ms_);
   }
   if (!settings_.asks && sending_ && outgoing_.isEmpty() && told_ < next_) {  // it can be no surer than this
     told_ = next_;
@@ -183,7 +205,7 @@ void PortLink::answered(const QByteArray& line) {
   const bool down = parts.value(2).trimmed() == "1";
   --asked_;
   patience_.stop();
-  if (asked_ > 0) patience_.start(patience_ms_);
+  if (asked_ > 0) patience_.start(patience_ms_ + longest_ms_);
   if (std::exchange(greeting_, false)) {
     DeviceMemory memory;
     memory.at = Vec{x / kHpglPerMm, y / kHpglPerMm};  // y up: the mat is not known yet

@@ -57,7 +57,7 @@ class PortLink : public CutterLink {
   int file_ = -1;
   std::unique_ptr<QSocketNotifier> in_, out_;
   QTimer patience_;
-  int patience_ms_ = 20'000;
+  int patience_ms_ = 20'000, longest_ms_ = 0;
   QByteArray heard_, outgoing_;
   Shipment shipment_;
   std::size_t allowed_ = 0;

@@ -287,6 +287,22 @@ TEST_CASE("ports that are none, or where nobody answers, are said so") {
   CHECK(problem_of(settings, &far).find("Nothing answers") != std::string::npos);
 }
 
+TEST_CASE("a stroke may take longer than an answer") {
+  const Project p = project_of(R"(<path id="ink" d="M20 30 h250 M20 40 h10" stroke="#101010" fill="none"/>)");
+  const auto job = std::make_shared<const Job>(compile(derived(p).plan, p.machine));
+  FarCutter far(p.machine, holders_at(*job, 0));
+  far.speed = 2;  // times as fast as the machine: the long line takes more than a second
+  PortSettings settings;
+  settings.path = far.path;
+  auto owned = std::make_unique<PortLink>(settings);
+  owned->setPatience(500);
+  JobRunner runner(std::move(owned));
+  runner.start(papers_of(job, {}, {}, {}), {});
+  wait_for([&] { return !runner.running(); });
+  CHECK(runner.record().problem.empty());
+  CHECK(runner.record().outcome == Outcome::done);
+}
+
 TEST_CASE("a file takes the whole job, to the byte, or is as it was") {
   const Project p = four_inks();
   const auto job = std::make_shared<const Job>(compile(derived(p).plan, p.machine));
