@@ -15,6 +15,7 @@
 #include "app/make/steps_ledger.hpp"
 #include "app/panels/recipe_panel.hpp"
 #include "app/panels/run_panel.hpp"
+#include "app/practice/practice.hpp"
 #include "app/sheets/parts_ledger.hpp"
 #include "app/sheets/photograph_view.hpp"
 #include "app/sheets/sheet_actions.hpp"
@@ -81,9 +82,16 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   stack->addWidget(tables_, 1);
   notice_->raise();  // over the bench: nothing moves when something is said
   grid->addWidget(middle, 1, 1);
-  panels_ = new QStackedWidget(centre);
+  right_ = new QWidget(centre);
+  right_->setFixedWidth(286);
+  auto* right = new QVBoxLayout(right_);
+  right->setContentsMargins(0, 0, 0, 0);
+  right->setSpacing(0);
+  auto* exercise = new ExerciseCard(right_);
+  right->addWidget(exercise);
+  panels_ = new QStackedWidget(right_);
+  right->addWidget(panels_, 1);
   set_kind(panels_, "right");
-  panels_->setFixedWidth(286);
   recipe_ = new RecipePanel(session_, panels_);
   panels_->addWidget(recipe_);
   auto* sheets_panel = new SheetsPanel(session_, *desk_, panels_);
@@ -96,7 +104,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   panels_->addWidget(make_panel);
   look_ = new SecondLook(session_, panels_);
   panels_->addWidget(look_);
-  grid->addWidget(panels_, 1, 2);
+  grid->addWidget(right_, 1, 2);
   lanes_ = new Lanes(session_, centre);
   lanes_->setFixedHeight(kLanesHeight);
   grid->addWidget(lanes_, 2, 0, 1, 3);
@@ -125,6 +133,13 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     setStage(Stage::draft);
     recipe_->openStep(0);
   });
+  practice_ = new Practice(
+      session_, *run_, actions_, *notice_, *exercise, [this](std::function<void()> then) { afterSaving(then); }, this);
+  connect(practice_, &Practice::draftAsked, this, [this] { setStage(Stage::draft); });
+  connect(run_panel, &RunPanel::exercisesAsked, this,
+          [this] { actions_.find(QStringLiteral("exercises"))->trigger(); });
+  connect(passes_, &PassesPanel::calibrationAsked, this,
+          [this] { actions_.find(QStringLiteral("calibrate"))->trigger(); });
   addEditActions();
   add_sheet_actions(actions_, session_, *desk_, sheets_);
   addViewActions();
@@ -263,7 +278,8 @@ void MainWindow::watchRun() {
       bench_->showRun(&run_->record(), run_->print(), run_->lies());
     }
     lanes_->setLocked(run_->active());
-    lanes_->setTime(state == State::idle ? -1 : run_->planTime());
+    // A test cut has a plan of its own, which the lanes do not show.
+    lanes_->setTime(state == State::idle || run_->testing() ? -1 : run_->planTime());
     if (state != State::idle) bench_->setScrub(-1), bench_->moveHead(run_->head());
     top_->setRunState(state == State::idle     ? QString()
                       : state == State::over   ? run_->record().outcome == Outcome::done ? tr("done") : tr("stopped")
@@ -282,6 +298,7 @@ void MainWindow::watchRun() {
   });
   connect(run_, &RunController::moved, this, [this] {
     bench_->moveHead(run_->head());
+    if (run_->testing()) return;
     lanes_->setTime(run_->planTime());
     if (run_->currentPass() != lanes_->currentPass()) lanes_->setCurrentPass(run_->currentPass());
   });
@@ -304,7 +321,7 @@ void MainWindow::setStage(Stage stage) {
   look_open_ = false;
   top_->setSecondLookOpen(false);
   top_->setStage(stage);
-  panels_->show();  // also where it was folded away
+  right_->show();  // also where it was folded away
   panels_->setCurrentIndex(static_cast<int>(stage));
 }
 
@@ -330,7 +347,7 @@ void MainWindow::openStep(int step) { recipe_->openStep(step); }
 void MainWindow::showSecondLook(bool on) {
   look_open_ = on;
   top_->setSecondLookOpen(on);
-  if (on) panels_->show();
+  if (on) right_->show();
   panels_->setCurrentIndex(on ? panels_->indexOf(look_) : static_cast<int>(stage_));
 }
 
@@ -522,7 +539,7 @@ void MainWindow::addViewActions() {
   actions_.add("fold-lanes", tr("Fold the lanes to one line, or unfold them"), Qt::ALT | Qt::Key_L,
                [this] { foldLanes(lanes_->height() > kLanesFolded); });
   actions_.add("fold-panel", tr("Fold the panel at the right away, or show it"), Qt::ALT | Qt::Key_P,
-               [this] { panels_->setVisible(!panels_->isVisible()); });
+               [this] { right_->setVisible(!right_->isVisible()); });
   actions_.add("unit", tr("Switch between millimetres and inches"), Qt::CTRL | Qt::Key_U, [this] {
     Project next = session_.project();
     next.unit = next.unit == LengthUnit::mm ? LengthUnit::inch : LengthUnit::mm;

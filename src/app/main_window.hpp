@@ -77,6 +77,7 @@ class MainWindow : public QMainWindow {
   /// Runs `then` once unsaved changes are saved or let go; not at all when the user stays.
   void afterSaving(const std::function<void()>& then);
   void exportTo(const QString& path);
+  void chooseGcodeProfile();
   void remember(const QString& path);
   void watchRun();
   void takeUpRun(const BrokenRun& run);
@@ -101,6 +102,8 @@ class MainWindow : public QMainWindow {
   LetteringActions* lettering_ = nullptr;
   class RecipePanel* recipe_;
   QStackedWidget* panels_;
+  class Practice* practice_ = nullptr;
+  QWidget* right_;  // the panels and what stands above them
   PassesPanel* passes_;
   SecondLook* look_;
   Lanes* lanes_;

@@ -5,6 +5,7 @@
 #include <QFileInfo>
 #include <QLocale>
 #include <QMenu>
+#include <QSettings>
 
 #include "app/dialogs.hpp"
 #include "app/main_window.hpp"
@@ -18,6 +19,8 @@
 
 namespace dotlane {
 namespace {
+
+constexpr const char* kGcodeProfile = "gcode/profile";
 
 QString project_filter() { return QObject::tr("Dot Lane projects (*.dotlane)"); }
 
@@ -55,6 +58,8 @@ void MainWindow::addFileActions() {
     const QString path = dialogs().saveFile(this, tr("Export the job"), base + QStringLiteral(".svg"), export_filter());
     if (!path.isEmpty()) exportTo(path);
   });
+  actions_.add("gcode-profile", tr("Choose how G-code lifts its tool: a profile…"), Qt::ALT | Qt::SHIFT | Qt::Key_F,
+               [this] { chooseGcodeProfile(); });
   actions_.add("close", tr("Close the window"), QKeySequence::Close, [this] { close(); });
 }
 
@@ -199,13 +204,32 @@ void MainWindow::closeEvent(QCloseEvent* event) {
 void MainWindow::exportTo(const QString& path) {
   session_.whenDerived([this, path] {
     session_.aside([this, path, project = session_.project(), derived = session_.derivedHandle()] {
-      const auto done = export_job(project, *derived, path.toStdString());
+      ExportOptions options;
+      const std::string profile = QSettings().value(QLatin1String(kGcodeProfile)).toString().toStdString();
+      if (auto read = profile.empty() ? Result<GcodeProfile>{} : gcode_profile_from(profile)) options.gcode = *read;
+      const auto done = export_job(project, *derived, path.toStdString(), options);
       const QString line = done ? QString() : qs(done.error().line());
       return [this, path, line] {
         notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty());
       };
     });
   });
+}
+
+void MainWindow::chooseGcodeProfile() {
+  const auto files = dialogs().openFiles(this, tr("How G-code lifts its tool"), tr("Profiles (*.json)"));
+  if (files.isEmpty()) return;
+  const auto text = read_file(files.front().toStdString());
+  auto profile = text ? gcode_profile_from(*text) : tl::unexpected<Error>(text.error());
+  if (!profile) {
+    if (profile.error().place.empty()) profile.error().place = files.front().toStdString();
+    return notice_->say(qs(profile.error().line()), true);
+  }
+  // The profile itself is kept, not where it came from.
+  QSettings().setValue(QLatin1String(kGcodeProfile), qs(*text));
+  notice_->say(tr("G-code follows the profile %1 from now on.")
+                   .arg(profile->name.empty() ? QFileInfo(files.front()).fileName() : qs(profile->name)),
+               false);
 }
 
 void MainWindow::remember(const QString& path) {
@@ -216,7 +240,8 @@ void MainWindow::remember(const QString& path) {
 void MainWindow::fillProjectMenu() {
   QMenu* menu = top_->menu();
   menu->clear();
-  for (const char* id : {"new", "open", "bring-in", "save", "save-as", "export", "save-guide"})
+  for (const char* id :
+       {"new", "open", "bring-in", "save", "save-as", "export", "save-guide", "calibrate", "exercises"})
     menu->addAction(actions_.find(QString::fromLatin1(id)));
   const QStringList recent = recent_projects();
   menu->addSeparator();

@@ -9,6 +9,7 @@
 
 #include "app/run_shelf.hpp"
 #include "core/format/project_json.hpp"
+#include "core/layout/test_cut.hpp"
 #include "device/run_again.hpp"
 
 namespace dotlane {
@@ -150,9 +151,10 @@ void RunController::matTakenOut() {
 void RunController::takeUp(const QString& folder) {
   if (active()) return;
   starting_ = true;
-  mat_out_ = false;
+  mat_out_ = testing_ = false;
   problem_.clear();
   outcome_.reset();
+  run_of_.reset();
   plan_ = std::make_shared<const Plan>();
   print_.reset();
   lies_.clear();
@@ -238,8 +240,33 @@ double RunController::secondsLeft() const { return std::max(0.0, plan_->seconds 
 void RunController::setTimeScale(double scale) { runner_.setTimeScale(scale); }
 
 void RunController::start() {
-  const auto derived = session_.derivedHandle();
-  if (derived->plan.passes.empty() || active()) return;
+  if (active()) return;
+  testing_ = false;
+  begin(session_.derivedHandle());
+}
+
+void RunController::startTest() {
+  if (active()) return;
+  session_.aside([self = QPointer<RunController>(this), of = session_.derivedHandle()] {
+    const auto test = std::make_shared<const TestCut>(test_cut_of(of->project, of->drawing, of->layout));
+    DrawingCache cache;
+    const auto derived = test->empty() ? nullptr : std::make_shared<const Derived>(derive(test->project, cache));
+    return [self, of, test, derived] {
+      if (!self || self->active() || self->session_.derivedHandle() != of) return;
+      if (!test->no_room.empty() || test->empty())
+        emit self->session_.said(test->empty() ? tr("No sheet that is cut has a free corner of 12 mm for a test.")
+                                               : tr("Not every sheet has a free corner of 12 mm: some are not tested."),
+                                 true);
+      if (!derived) return;
+      self->testing_ = true;
+      self->begin(derived);
+    };
+  });
+}
+
+void RunController::begin(const std::shared_ptr<const Derived>& derived) {
+  if (derived->plan.passes.empty()) return;
+  run_of_ = derived;
   plan_ = std::shared_ptr<const Plan>(derived, &derived->plan);
   head_ = {};
   head_.position = home_of(session_.project().machine);
@@ -253,10 +280,11 @@ void RunController::start() {
   set(State::running);
   session_.aside(
       [self = QPointer<RunController>(this), derived, seed = ++runs_,
-       file = session_.modified() ? QString() : session_.path(), landing = landing_, fault = fault_] {
+       file = session_.modified() || testing_ ? QString() : session_.path(), landing = landing_, fault = fault_,
+       world = world_] {
         auto job = std::make_shared<Job>(compile(derived->plan, derived->project.machine));
         job->printed = laid_by_chance(derived->project, derived->layout, derived->plan, seed);
-        Physics physics = physics_of(derived->project, landing);
+        Physics physics = world ? world(derived->project) : physics_of(derived->project, landing);
         physics.seed = seed;
         if (fault) physics.faults.push_back({*fault, derived->plan.running_seconds() * share_by_chance(seed)});
         auto papers = std::make_shared<RunPapers>(

@@ -62,7 +62,17 @@ class RunController : public QObject {
   void setTimeScale(double scale);
   /// What is to go wrong in the next rehearsal, by chance; `landing`: tools land a little off.
   void setWhatIf(bool landing, std::optional<FaultKind> fault) { landing_ = landing, fault_ = fault; }
+  /// What the simulated cutter is made of instead of what the project says; nothing: as the project says.
+  using World = std::function<Physics(const Project&)>;
+  void setWorld(World world) { world_ = std::move(world); }
+  /// The job of the run under way or over, and what it was made from.
+  [[nodiscard]] const std::shared_ptr<const Job>& job() const { return runner_.job(); }
+  [[nodiscard]] const std::shared_ptr<const Derived>& derived() const { return run_of_; }
   void start();
+  /// Cuts a small shape in a free corner of each sheet first; said where there is none.
+  void startTest();
+  /// The run under way or over is that.
+  [[nodiscard]] bool testing() const { return testing_; }
   /// Goes on with a run that is over, from where it stopped, or after so many strokes.
   void goOn();
   void goOnAfter(std::size_t strokes);
@@ -87,19 +97,22 @@ class RunController : public QObject {
  private:
   void set(State state);
   void judge();
+  void begin(const std::shared_ptr<const Derived>& derived);
   void jumpTo(std::size_t pass);
 
   Session& session_;
   JobRunner runner_;
   Awake awake_;
   State state_ = State::idle;
+  World world_;
+  std::shared_ptr<const Derived> run_of_;
   std::shared_ptr<const Plan> plan_ = std::make_shared<const Plan>();
   std::shared_ptr<const Print> print_;
   std::map<int, Affine> lies_;
   unsigned runs_ = 0;      // so far: printed sheets lie otherwise in each
   bool starting_ = false;  // the job is being compiled aside
   std::optional<OutcomeReport> outcome_;
-  bool mat_out_ = false, landing_ = false;
+  bool mat_out_ = false, landing_ = false, testing_ = false;
   std::optional<FaultKind> fault_;
   HeadState head_;
   QElapsedTimer paused_since_;

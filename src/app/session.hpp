@@ -81,6 +81,8 @@ class Session : public QObject {
   [[nodiscard]] QString path() const { return path_; }
   [[nodiscard]] bool modified() const { return !saved_ || !(project() == *saved_); }
   void newProject();
+  /// Puts a project that was made here in the place of this one; nothing is lost with it while it is not changed.
+  void openMade(Project project);
   /// Reads a project aside and puts it in the place of this one. When this one was changed meanwhile, `guard` decides:
   /// it calls what it is given, or does not. `then` hears the error, if there was one.
   using Guard = std::function<void(std::function<void()>)>;

@@ -56,6 +56,11 @@ void Session::newProject() {
   replace(freshProject(), {}, true);
 }
 
+void Session::openMade(Project project) {
+  on_disk_.reset();
+  replace(std::move(project), {}, true);
+}
+
 void Session::open(const QString& path, Guard guard, std::function<void(bool)> then) {
   const int epoch = reading_epoch_;
   ++reading_;

@@ -57,6 +57,11 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     if (auto ok = write_png(window.grab().toImage(), path); !ok) trouble = ok;
     files.push_back(path);
   };
+  const auto shoot_box = [&](QWidget& box, const char* name) {
+    wait_for([] { return false; }, 60);
+    files.push_back(folder + "/" + name + ".png");
+    if (auto ok = write_png(box.grab().toImage(), files.back()); !ok) trouble = ok;
+  };
   auto select_first = [&] {
     const auto& pieces = window.session().project().pieces;
     if (!pieces.empty()) window.session().select({{pieces.front()->id, ""}});
@@ -97,8 +102,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
       answer(MainWindow::tr("Sizes and sheets"));
       if (auto* sheet = window.findChild<QDialog*>(QStringLiteral("sizeSheet"))) {
         wait_for([] { return false; }, 8000);  // the curves come point by point
-        files.push_back(folder + "/how-big.png");
-        if (auto ok = write_png(sheet->grab().toImage(), files.back()); !ok) trouble = ok;
+        shoot_box(*sheet, "how-big");
         sheet->reject();
       }
     }
@@ -194,10 +198,8 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
                                                {"lettering-forms", "letterformPicker", "letterforms"}}) {
       window.actions().find(QString::fromLatin1(action))->trigger();
       window.session().settle();
-      wait_for([] { return false; }, 60);
       if (auto* box = window.findChild<QDialog*>(QString::fromLatin1(dialog))) {
-        files.push_back(folder + "/" + name + ".png");
-        if (auto ok = write_png(box->grab().toImage(), files.back()); !ok) trouble = ok;
+        shoot_box(*box, name);
         box->reject();
       }
     }
@@ -271,11 +273,31 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     shoot("run-done");
     run.clear();
   }
+  window.setStage(Stage::passes);
+  act("calibrate");
+  if (auto* dialog = window.findChild<QDialog*>(QStringLiteral("calibrateWindow"))) {
+    shoot_box(*dialog, "calibrate");
+    dialog->reject();
+  }
   use_theme(true);
   window.setStage(Stage::draft);
   select_first();
   shoot("draft-dark");
   use_theme(false);
+  // An exercise whose first run has failed, as it does.
+  act("exercises");
+  if (auto* begin = window.findChild<QPushButton*>(QStringLiteral("begin-chisel-tip"))) {
+    begin->click();
+    window.session().settle();
+    window.setStage(Stage::run);
+    auto& run = window.run();
+    run.setTimeScale(0);
+    run.start();
+    wait_for([&] { return run.state() == RunController::State::over && run.outcome(); }, 20'000);
+    wait_for([&] { return window.findChild<QLabel*>(QStringLiteral("exerciseMissed")) != nullptr; }, 5'000);
+    shoot("exercise");
+    run.clear();
+  }
   if (!trouble) return tl::unexpected<Error>(trouble.error());
   return files;
 }

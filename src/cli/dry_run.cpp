@@ -28,6 +28,8 @@ Json outcome_report(const OutcomeReport& found, int resumed) {
           {"deviation_at_mm", {rounded(found.worst.x), rounded(found.worst.y)}},
           {"corners_rounded", found.corners_rounded},
           {"gaps_mm", rounded(found.gaps_mm)},
+          {"weak_mm", rounded(found.weak_mm)},
+          {"into_mat_mm", rounded(found.deep_mm)},
           {"strokes_made", found.made},
           {"strokes_twice", found.twice},
           {"strokes_missing", found.missing},
@@ -41,17 +43,25 @@ int dry_run(Options o, bool json) {
   const auto seed = static_cast<unsigned>(o.integer("--seed", 1));
   const auto fault_words = o.values("--fault");
   const auto physics_word = o.value("--physics");
-  const double speed = o.number("--speed", 0);
+  const double speed = o.number("--speed", 0), per_mm = o.number("--per-mm", 4);
+  const auto cutter = o.value("--cutter");
   const auto journal = o.value("--journal"), resume = o.value("--resume");
   const Input input = load(o.positional("the project"));
   o.finish();
   if (physics_word && *physics_word != "on" && *physics_word != "off") refuse("--physics is on or off");
+  if (cutter && physics_word) refuse("--cutter says what there is of physics: leave --physics out");
+  if (per_mm <= 0 || per_mm > 100) refuse("--per-mm is a number above 0, at most 100");
   const auto app = application();
   DrawingCache cache;
   const auto kept = std::make_shared<const Derived>(with_better_order(derive(input.project, cache)));
   const Derived& derived = *kept;
   if (derived.plan.passes.empty()) refuse("nothing to run: no line has a role and a tool");
   Physics physics = physics_word == "on" ? physics_of(input.project, true) : Physics{};
+  if (cutter) {
+    const Project real = load(*cutter).project;
+    physics = physics_of(real, true);
+    physics.stock = lying_stock(input.project, real);
+  }
   physics.seed = seed;
   const double running_s = derived.plan.running_seconds();
   for (std::size_t i = 0; i < fault_words.size(); ++i)
@@ -123,7 +133,7 @@ int dry_run(Options o, bool json) {
       const auto lies = std::find_if(job->printed.begin(), job->printed.end(),
                                      [&](const PrintedSheet& s) { return s.sheet == sheet.id; });
       const Affine placement = lies == job->printed.end() ? Affine{} : lies->placement;
-      need(write_png(outcome_image(input.project, record, sheet, 4, &print, placement), path));
+      need(write_png(outcome_image(input.project, record, sheet, per_mm, &print, placement), path));
     }
   }
   return record.outcome == Outcome::done ? 0 : 1;

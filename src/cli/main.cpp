@@ -13,6 +13,7 @@
 #include "cli/measure.hpp"
 #include "cli/order.hpp"
 #include "cli/pack.hpp"
+#include "cli/practice.hpp"
 #include "cli/shape.hpp"
 #include "cli/split.hpp"
 #include "cli/stencil.hpp"
@@ -72,12 +73,22 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                its open paths and loops in an order with little travel; from which end, by which entry
   plan P                       the passes
   check P                      the findings; exit code 1 when one is an error
-  dry-run P [--picture-dir D] [--seed N] [--physics on|off] [--fault KIND[@SECONDS|@PERCENT%]]... [--journal DIR]
-          [--speed N]          times as fast as the machine; as fast as it can where nothing is said
+  dry-run P [--picture-dir D] [--per-mm N] [--seed N] [--physics on|off] [--fault KIND[@SECONDS|@PERCENT%]]...
+          [--cutter P2]        the cutter, its tools and what the stock takes are really as P2 says
+          [--journal DIR] [--speed N]  times as fast as the machine; as fast as it can where nothing is said
                                the whole job on the simulated cutter, pauses confirmed as the job wants; printed sheets are laid
                                by chance, found by their marks, and the cut compared with the print. With physics blades trail
                                and tools land a little off; faults: dry wear wrong-tool slip jam link power garbage full
   dry-run P --resume DIR       goes on with the run of that journal
+  calibrate                    the calibration sheets there are
+  calibrate KIND P [--tool ID] [--others ID,ID...] [--stock ID] [-o SHEET.dotlane]
+                               what is read off that sheet, or the sheet itself as a project
+  calibrate KIND P ... --read KEY=VALUE... -o P2.dotlane
+                               what was read goes into tools, stock and machine
+  workshop P --from P2 -o P3   takes over tools, stocks and machine of another project
+  exercise list                jobs with a fault in them, easy ones first
+  exercise open ID -o P.dotlane | exercise check ID P
+                               one of them; whether what came of it would leave what is wanted (exit code 1: not yet)
   print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]
                                what is printed before it is cut, with bleed and marks: one page a sheet, as large as the sheet
   export P -o FILE             .svg .hpgl .plt .gcode .nc .png .pdf  [--sheet N] [--pass N] [--per-mm N]
@@ -344,6 +355,9 @@ int run(std::vector<std::string> words) {
   if (command == "plan") return plan(std::move(o), json);
   if (command == "check") return check_command(std::move(o), json);
   if (command == "dry-run") return dry_run(std::move(o), json);
+  if (command == "calibrate") return calibrate(std::move(o), json);
+  if (command == "exercise") return exercise(std::move(o), json);
+  if (command == "workshop") return workshop(std::move(o), json);
   if (command == "print") return print_command(std::move(o), json);
   if (command == "sheet") return sheet_command(std::move(o), json);
   if (command == "export") return export_command(std::move(o), json);

@@ -32,7 +32,6 @@ std::optional<JobPlace> place_by_head(const Job& job, JobPlace done, JobPlace se
   const auto& all = job.instructions;
   const auto run_at = [&](std::size_t i) { return i < all.size() ? std::get_if<RunHead>(&all[i].what) : nullptr; };
   std::vector<JobPlace> found;
-  Vec unused;
   std::size_t before = done.instruction;
   while (before > 0 && !run_at(before - 1)) --before;
   if (done.run_mm == 0 && (before > 0 ? here(run_at(before - 1)->head.back()) : !down && here(home_of(job.machine))))
@@ -51,7 +50,7 @@ std::optional<JobPlace> place_by_head(const Job& job, JobPlace done, JobPlace se
       if (!down && k == 0) found.push_back({i, 0});
       if (!down && last && k > 0 && !run_at(i + 1)) found.push_back({i + 1, 0});  // what follows has lifted the tool
     }
-    if (!down && from > 0 && here(rest_of(*run, from, {}, unused).head.front())) found.push_back(done);
+    if (!down && from > 0 && here(rest_of(*run, from).head.front())) found.push_back(done);
   }
   return found.size() == 1 ? std::optional(found.front()) : std::nullopt;
 }

@@ -10,6 +10,7 @@ Json from_machine(const Machine& m) {
           {"travel_mm_s", m.travel_mm_s},
           {"accel_mm_s2", m.accel_mm_s2},
           {"corner_mm", m.junction_deviation_mm},
+          {"jerk_mm_s3", m.jerk_mm_s3},
           {"lower_s", m.lower_s},
           {"lift_s", m.lift_s},
           {"border_mm", m.border_mm},
@@ -24,6 +25,7 @@ Machine to_machine(const Json& json) {
   m.travel_mm_s = std::max(0.1, json.value("travel_mm_s", m.travel_mm_s));
   m.accel_mm_s2 = std::max(1.0, json.value("accel_mm_s2", m.accel_mm_s2));
   m.junction_deviation_mm = std::max(1e-4, json.value("corner_mm", m.junction_deviation_mm));
+  m.jerk_mm_s3 = std::max(0.0, json.value("jerk_mm_s3", m.jerk_mm_s3));
   m.lower_s = json.value("lower_s", m.lower_s);
   m.lift_s = json.value("lift_s", m.lift_s);
   m.border_mm = json.value("border_mm", m.border_mm);
@@ -44,7 +46,8 @@ Json from_marks(const std::vector<Mark>& marks) {
              {"at", mark.at},
              {"mm", {rounded(mark.from_mm), rounded(mark.to_mm)}},
              {"points", std::move(points)}};
-    if (mark.strength < 1) one["strength"] = mark.strength;
+    if (mark.strength != 1) one["strength"] = mark.strength;
+    if (mark.width_mm > 0) one["width_mm"] = mark.width_mm;
     out.push_back(std::move(one));
   }
   return out;
@@ -55,7 +58,7 @@ std::vector<Mark> to_marks(const Json& json) {
   for (const auto& item : json) {
     Mark mark{item.at("tool").get<std::string>(), item.value("mat", 1), {}};
     mark.part = item.value("part", 1), mark.at = item.value("at", std::size_t{0});
-    mark.strength = item.value("strength", 1.0);
+    mark.strength = item.value("strength", 1.0), mark.width_mm = item.value("width_mm", 0.0);
     if (item.contains("mm"))
       mark.from_mm = item.at("mm").at(0).get<double>(), mark.to_mm = item.at("mm").at(1).get<double>();
     const auto& points = item.at("points");
@@ -94,27 +97,47 @@ Affine to_map(const Json& json) {
 Json from_physics(const Physics& physics) {
   Json tools = Json::object();
   for (const auto& [id, body] : physics.tools)
-    tools[id] = {
-        {"trail_mm", body.trail_mm}, {"x", body.tip.x}, {"y", body.tip.y}, {"inks", body.inks}, {"edge", body.edge}};
-  Json faults = Json::array();
+    tools[id] = {{"trail_mm", body.trail_mm}, {"x", body.tip.x},   {"y", body.tip.y},
+                 {"inks", body.inks},         {"edge", body.edge}, {"width_mm", body.width_mm},
+                 {"lasts_mm", body.lasts_mm}};
+  Json faults = Json::array(), stock = Json::array();
   for (const auto& fault : physics.faults) faults.push_back({{"kind", word(fault.kind)}, {"at_s", fault.at_s}});
-  return {{"seed", physics.seed}, {"landing_mm", physics.landing_mm}, {"tools", tools}, {"faults", faults}};
+  for (const auto& lying : physics.stock)
+    stock.push_back({{"mat", lying.mat},
+                     {"box", {lying.area.x0, lying.area.y0, lying.area.x1, lying.area.y1}},
+                     {"force_gf", lying.force_gf},
+                     {"depth", lying.depth}});
+  return {{"seed", physics.seed},
+          {"landing_mm", physics.landing_mm},
+          {"reload_mm", physics.reload_mm},
+          {"tools", tools},
+          {"faults", faults},
+          {"reached", from_map(physics.reached)},
+          {"stock", stock}};
 }
 
 Physics to_physics(const Json& json) {
   Physics out;
   if (!json.is_object()) return out;
   out.seed = json.value("seed", 1U);
-  out.landing_mm = json.value("landing_mm", 0.0);
+  out.landing_mm = json.value("landing_mm", 0.0), out.reload_mm = json.value("reload_mm", 0.0);
+  if (json.contains("reached")) out.reached = to_map(json.at("reached"));
   const Json tools = json.value("tools", Json::object());
   for (const auto& [id, body] : tools.items())
-    out.tools[id] = {body.value("trail_mm", 0.0),
-                     {body.value("x", 0.0), body.value("y", 0.0)},
-                     body.value("inks", false),
-                     body.value("edge", false)};
+    out.tools[id] = {body.value("trail_mm", 0.0), {body.value("x", 0.0), body.value("y", 0.0)},
+                     body.value("inks", false),   body.value("edge", false),
+                     body.value("width_mm", 0.0), body.value("lasts_mm", 0.0)};
   for (const auto& fault : json.value("faults", Json::array())) {
     if (const auto kind = fault_from(fault.value("kind", std::string())))
       out.faults.push_back({*kind, fault.value("at_s", 0.0)});
+  }
+  for (const auto& lying : json.value("stock", Json::array())) {
+    const auto& box = lying.at("box");
+    out.stock.push_back(
+        {lying.value("mat", 1),
+         {box.at(0).get<double>(), box.at(1).get<double>(), box.at(2).get<double>(), box.at(3).get<double>()},
+         lying.value("force_gf", 0.0),
+         lying.value("depth", 0.0)});
   }
   return out;
 }

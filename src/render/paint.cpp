@@ -4,6 +4,7 @@
 #include <set>
 #include <unordered_map>
 
+#include "core/job/outcome.hpp"
 #include "core/shape/paint_layers.hpp"
 #include "render/course_painter.hpp"
 #include "render/role_style.hpp"
@@ -384,7 +385,15 @@ QPen mark_pen(const View& view, const Project& project, const std::string& tool_
 }
 
 QPen mark_pen(const View& view, const Project& project, const Mark& mark, const Theme& theme) {
-  return mark_pen(view, project, mark.tool, stock_of(project, sheet_at(project, mark.mat, mark.points.front())), theme);
+  QPen pen =
+      mark_pen(view, project, mark.tool, stock_of(project, sheet_at(project, mark.mat, mark.points.front())), theme);
+  if (mark.width_mm > 0) pen.setWidthF(std::max(mark.width_mm * view.px_per_mm, 1.2));
+  // Not through: a scratch. Into the mat: a scar, wider and darker.
+  constexpr double kScratch = 0.35, kScar = 2.5;
+  QColor color = pen.color();
+  if (mark.strength < kThrough) color.setAlphaF(static_cast<float>(kScratch)), pen.setColor(color);
+  if (mark.strength > kScars) pen.setColor(Qt::black), pen.setWidthF(std::max(2.5, pen.widthF() * kScar));
+  return pen;
 }
 
 void paint_marks(QPainter& p, const View& view, const Project& project, const RunRecord& record, int mat,

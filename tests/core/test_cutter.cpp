@@ -198,6 +198,7 @@ TEST_CASE("the HPGL of a small job, to the letter") {
         "IN;\n"
         "CO \"dot-lane start mat 1 holders 1=fine-blade 2=-\";\n"
         "SP1;VS6;FS130;\n"
+        "CO \"dot-lane depth 4\";\n"
         "PU440,10992;PD400,10992,400,11392,1600,11392,1600,10992,440,10992;\n"  // a millimetre off the corner
         "PU;SP0;\n");
 }

@@ -45,6 +45,7 @@ TEST_CASE("the G-code of a small job, to the letter") {
         "(dot-lane start mat 1 holders 1=fine-blade 2=-)\n"
         "T1 M6 (holder 1)\n"
         "(force 130 gf)\n"
+        "(dot-lane depth 4)\n"
         "G0 X11 Y274.8\n"  // a millimetre off the corner
         "G1 Z0 F600\n"
         "G1 X10 Y274.8 F3600\n"

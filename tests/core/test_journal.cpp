@@ -72,6 +72,19 @@ TEST_CASE("a last line that was cut off does not count, and is cut away before m
   }
 }
 
+TEST_CASE("looking into a journal leaves the time at which it was written") {
+  const Folder folder;
+  const std::string path = folder.file("journal.jsonl");
+  std::ofstream(path) << journal_text(kHead);
+  const auto before = std::filesystem::file_time_type::clock::now() - std::chrono::hours(3);
+  std::filesystem::last_write_time(path, before);
+  {
+    JournalFile file;
+    REQUIRE(file.open(path));
+  }
+  CHECK(std::filesystem::last_write_time(path) == before);
+}
+
 TEST_CASE("damage in the middle is named with its line, and so are files that are no journals, or in use") {
   const Folder folder;
   const std::string path = folder.file("journal.jsonl");

@@ -50,6 +50,10 @@ TEST_CASE("each thing said of machine, mat, stock, tool and run is kept when it 
       [](Project& p) { p.machine.lower_s = 0.5; },
       [](Project& p) { p.machine.lift_s = 0.5; },
       [](Project& p) { p.machine.landing_mm = 0.5; },
+      [](Project& p) { p.machine.scale.x = 1.002; },
+      [](Project& p) { p.machine.scale.y = 0.998; },
+      [](Project& p) { p.machine.origin_mm.x = 0.4; },
+      [](Project& p) { p.machine.origin_mm.y = -0.4; },
       [](Project& p) { p.machine.swap_s = 5; },
       [](Project& p) { p.machine.set_s = 5; },
       [](Project& p) { p.machine.sets_depth = true; },
@@ -79,8 +83,12 @@ TEST_CASE("each thing said of machine, mat, stock, tool and run is kept when it 
       [](Project& p) { p.tools[0].tip_mm.y = -1; },
       [](Project& p) { p.tools[0].sits_deg = 90; },
       [](Project& p) { p.tools[0].transfers = true; },
+      [](Project& p) { p.tools[0].lasts_m = 25; },
+      [](Project& p) { p.tools[0].covers_mm = 0.35; },
       [](Project& p) { p.stocks[0].settings[Role::cut].tabs = 3; },
       [](Project& p) { p.stocks[0].settings[Role::cut].tab_mm = 1; },
+      [](Project& p) { p.stocks[0].settings[Role::cut].slowed.radius_mm = 3; },
+      [](Project& p) { p.stocks[0].settings[Role::cut].slowed.speed_mm_s = 15; },
       [](Project& p) { p.tools[0].thickest_mm = 5; },
       [](Project& p) {
         p.plan.pins = {{1, "l0", 1}};

@@ -227,8 +227,10 @@ TEST_CASE("every action runs by its keys in every stage, and undo takes back all
       closer.start(25);
       o.table()->setFocus();
       o.window.activateWindow();
+      (void)QTest::qWaitForWindowActive(&o.window, 1000);
       QTest::keySequence(o.table(), action->shortcut());
       o.session().settle();
+      wait_for([] { return !QApplication::activeModalWidget() && !QApplication::activePopupWidget(); });
       closer.stop();
       QObject::disconnect(listening);
       CHECK(heard);

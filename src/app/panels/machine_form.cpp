@@ -89,6 +89,28 @@ MachineForm::MachineForm(Session& session, QWidget* parent) : QWidget(parent), s
   });
   landing_ = field(tr("landing error"), tr("How far off a tool lands after a lift, as a standard deviation"),
                    Kind::length, {}, &Machine::landing_mm, 0, 5, 2);
+  const auto measured = [&](const QString& label, const QString& name, Vec Machine::*what, double Vec::*axis,
+                            const QString& unit, NumberField::Kind kind, double low, double high, double times,
+                            int decimals) {
+    auto* f = new NumberField(name, kind, this, unit, decimals);
+    f->setRange(low, high);
+    f->setToolTip(name);
+    form->addRow(make_label(label, "quiet", this), f);
+    connect(f, &NumberField::edited, this, [this, label, what, axis, times](double v) {
+      edit(tr("Change the machine: %1").arg(label), "machine-" + label.toStdString(),
+           [&](Machine& m) { (m.*what).*axis = v / times; });
+    });
+    connect(f, &NumberField::committed, &session_, &Session::seal);
+    return f;
+  };
+  scale_x_ = measured(tr("goes across"), tr("How far the head goes across of what it is sent"), &Machine::scale,
+                      &Vec::x, tr("%"), Kind::plain, 90, 110, 100, 3);
+  scale_y_ = measured(tr("goes up"), tr("How far the head goes up of what it is sent"), &Machine::scale, &Vec::y,
+                      tr("%"), Kind::plain, 90, 110, 100, 3);
+  off_x_ = measured(tr("lands right by"), tr("How far right of its place the head comes down"), &Machine::origin_mm,
+                    &Vec::x, {}, Kind::length, -50, 50, 1, 2);
+  off_y_ = measured(tr("lands down by"), tr("How far down from its place the head comes down"), &Machine::origin_mm,
+                    &Vec::y, {}, Kind::length, -50, 50, 1, 2);
   clears_ = field(tr("bar clears"), tr("What passes under the bar, above the mat"), Kind::length, {},
                   &Machine::bar_clears_mm, 0, 100, 1);
   reaches_ = field(tr("bar reaches"), tr("How far the bar reaches before and behind the tip"), Kind::length, {},
@@ -169,6 +191,10 @@ void MachineForm::update() {
     rollers_->setText(places.join(QLatin1Char(' ')));
   }
   landing_->setValue(m.landing_mm, project.unit);
+  scale_x_->setValue(m.scale.x * 100);
+  scale_y_->setValue(m.scale.y * 100);
+  off_x_->setValue(m.origin_mm.x, project.unit);
+  off_y_->setValue(m.origin_mm.y, project.unit);
   swap_->setValue(m.swap_s);
   set_->setValue(m.set_s);
   set_->setEnabled(!m.sets_depth);

@@ -24,7 +24,7 @@ class MachineForm : public QWidget {
   Session& session_;
   QComboBox *mat_, *holders_;
   NumberField *border_, *rated_, *force_, *travel_, *accel_, *lift_, *landing_, *swap_, *set_, *jerk_, *clears_,
-      *reaches_, *roller_;
+      *reaches_, *roller_, *scale_x_, *scale_y_, *off_x_, *off_y_;
   QComboBox* tack_;
   QLineEdit* rollers_;
   QCheckBox *sets_depth_, *reads_marks_;

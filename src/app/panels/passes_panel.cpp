@@ -45,8 +45,8 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   form->setContentsMargins(0, 0, 0, 0);
   form->setVerticalSpacing(0);
   auto setting = [&](const QString& label, const QString& name, const QString& unit, double low, double high,
-                     auto apply, Kind kind = Kind::plain) {
-    auto* f = new NumberField(name, kind, pass_fields_, unit, 0);
+                     auto apply, Kind kind = Kind::plain, int decimals = 0) {
+    auto* f = new NumberField(name, kind, pass_fields_, unit, decimals);
     f->setRange(low, high);
     form->addRow(make_label(label, "quiet", pass_fields_), f);
     connect(f, &NumberField::edited, this, [this, label, apply](double v) {
@@ -72,8 +72,19 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
          "held until it is pushed out"));
   tab_ = setting(
       tr("tab width"), tr("Width of a hold-down tab"), {}, 0.1, 20, [](Setting& s, double v) { s.tab_mm = v; },
-      Kind::length);
+      Kind::length, 1);
   tab_->setObjectName(QStringLiteral("passTabWidth"));
+  slow_radius_ = setting(
+      tr("slow in curves under"), tr("Radius of curves that are gone along slowly"), {}, 0, 100,
+      [](Setting& s, double v) { s.slowed.radius_mm = v; }, Kind::length, 1);
+  slow_radius_->setObjectName(QStringLiteral("passSlowRadius"));
+  slow_radius_->setToolTip(
+      tr("In curves tighter than this radius the tool goes no faster than said below; 0: nowhere"));
+  slow_radius_->setZero(tr("nowhere"));
+  slow_ = setting(
+      tr("speed there"), tr("Speed in tight curves"), tr("/s"), 0.5, 1000,
+      [](Setting& s, double v) { s.slowed.speed_mm_s = v; }, Kind::length);
+  slow_->setObjectName(QStringLiteral("passSlowSpeed"));
   now_ = new QCheckBox(tr("run this time"), pass_fields_);
   now_->setObjectName(QStringLiteral("passNow"));
   now_->setToolTip(tr("A pass that is not run stays in the project"));
@@ -139,6 +150,12 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   column()->addWidget(new HoldersForm(session_, body()));
   column()->addWidget(make_line(body()));
   column()->addWidget(new ToolRack(session_, body()));
+  auto* sheets = new QPushButton(tr("Calibrate them…"), body());
+  sheets->setObjectName(QStringLiteral("calibrateTools"));
+  sheets->setToolTip(tr("Sheets that show how tools, stock and machine really are"));
+  set_kind(sheets, "chip");
+  connect(sheets, &QPushButton::clicked, this, &PassesPanel::calibrationAsked);
+  column()->addWidget(sheets, 0, Qt::AlignLeft);
   column()->addWidget(make_line(body()));
   column()->addWidget(new PaceForm(session_, body()));
   column()->addStretch();
@@ -244,10 +261,13 @@ void PassesPanel::updatePass() {
     depth_->setValue(s.depth);
     auto* form = static_cast<QFormLayout*>(pass_fields_->layout());
     tabs_->setValue(s.tabs), tab_->setValue(s.tab_mm, session_.project().unit);
+    slow_radius_->setValue(s.slowed.radius_mm, session_.project().unit);
+    slow_->setValue(s.slowed.speed_mm_s, session_.project().unit);
     const auto show = [&](QWidget* field, bool on) {
       field->setVisible(on), form->labelForField(field)->setVisible(on);
     };
     show(tabs_, now->role == Role::cut), show(tab_, now->role == Role::cut && s.tabs > 0);
+    show(slow_, s.slowed.radius_mm > 0);
   }
   pass_text_->setText(
       tr("<b>Pass %1: %2 %3</b><br>%4 in holder %5<br>%6 lines, %7 travel, %8, %9")

@@ -16,6 +16,9 @@ class PassesPanel : public Panel {
   PassesPanel(Session& session, QWidget* parent);
   void setPass(int index);
 
+ signals:
+  void calibrationAsked();
+
  private:
   void update();
   void updatePass();
@@ -30,7 +33,7 @@ class PassesPanel : public Panel {
   QLabel* pass_text_;
   QWidget* pass_fields_;
   NumberField *force_, *speed_, *repeats_, *depth_;
-  NumberField *tabs_, *tab_;
+  NumberField *tabs_, *tab_, *slow_radius_, *slow_;
   QCheckBox *mirror_, *outlines_last_, *now_;
   QVBoxLayout *left_out_, *order_;
   QLabel* why_;          // the pass comes where it does

@@ -21,6 +21,9 @@ namespace dotlane {
 
 namespace {
 
+/// Of a rehearsal, as its box has them; 0: as fast as it can.
+constexpr std::array kSpeeds{1.0, 8.0, 60.0, 0.0};
+
 /// To a hundredth of a millimetre.
 QString fine_length_text(double mm, LengthUnit unit) {
   return length_number(mm, unit, 2) + QChar(' ') + unit_word(unit);
@@ -161,6 +164,7 @@ void RunPanel::buildReady() {
   const Plan& plan = session_.derived().plan;
   if (plan.passes.empty()) {
     contents_->addWidget(make_label(tr("Nothing to run yet: give lines a role and a tool first."), "quiet", body()));
+    addButton(tr("Practise with exercises…"), "chip", "practise", contents_, [this] { emit exercisesAsked(); });
     return;
   }
   setSubject(span_text(plan.seconds, plan.spread_seconds()));
@@ -191,6 +195,13 @@ void RunPanel::buildReady() {
     contents_->addWidget(make_label(tr("%1 in Second look must be settled first, or parts will be missing or spoiled.")
                                         .arg(counted(static_cast<std::size_t>(errors), tr("finding"), tr("findings"))),
                                     "serious", body()));
+  auto* first = new QHBoxLayout;
+  const bool cuts =
+      std::any_of(plan.passes.begin(), plan.passes.end(), [](const Pass& p) { return p.role == Role::cut; });
+  if (cuts && choice_->what() != CutterChoice::What::file)
+    addButton(tr("Test cut first"), "pill", "testCut", first, [this] { begin([this] { run_.startTest(); }); });
+  addButton(tr("Exercises…"), "pill", "practise", first, [this] { emit exercisesAsked(); });
+  contents_->addLayout(first);
   contents_->insertWidget(0, choice_);  // where and how comes first
   choice_->show();
   const bool simulated = choice_->what() == CutterChoice::What::simulated;
@@ -198,10 +209,8 @@ void RunPanel::buildReady() {
   scale->setObjectName(QStringLiteral("scaleBox"));
   scale->setAccessibleName(tr("Speed of the rehearsal"));
   set_kind(scale, "boxed");
-  scale->addItem(tr("at the speed of the machine"), 1.0);
-  scale->addItem(tr("8 times as fast"), 8.0);
-  scale->addItem(tr("60 times as fast"), 60.0);
-  scale->addItem(tr("as fast as it can"), 0.0);
+  scale->addItems(
+      {tr("at the speed of the machine"), tr("8 times as fast"), tr("60 times as fast"), tr("as fast as it can")});
   scale->setCurrentIndex(scale_row_);
   connect(scale, &QComboBox::currentIndexChanged, this, [this](int row) { scale_row_ = row; });
   contents_->insertWidget(1, scale);
@@ -241,18 +250,20 @@ void RunPanel::buildReady() {
   leads_on_ = addButton(!simulated   ? real
                         : errors > 0 ? tr("Rehearse anyway")
                                      : tr("Rehearse on the simulated cutter"),
-                        "primary", "startRun", footer(), [this, scale] {
-                          // The simulated cutter stays; another is reached anew for each run.
-                          const bool other = choice_->what() != CutterChoice::What::simulated;
-                          if (other || chosen_) {
-                            auto link = choice_->make();
-                            if (!link) return;
-                            run_.setCutter(std::move(link));
-                            chosen_ = other;
-                          }
-                          run_.setTimeScale(scale->currentData().toDouble());
-                          session_.whenDerived([this] { run_.start(); });
-                        });
+                        "primary", "startRun", footer(), [this] { begin([this] { run_.start(); }); });
+}
+
+void RunPanel::begin(const std::function<void()>& start) {
+  // The simulated cutter stays; another is reached anew for each run.
+  const bool other = choice_->what() != CutterChoice::What::simulated;
+  if (other || chosen_) {
+    auto link = choice_->make();
+    if (!link) return;
+    run_.setCutter(std::move(link));
+    chosen_ = other;
+  }
+  run_.setTimeScale(kSpeeds[static_cast<std::size_t>(scale_row_)]);
+  session_.whenDerived([start] { start(); });
 }
 
 void RunPanel::buildRunning() {
@@ -374,12 +385,18 @@ void RunPanel::buildOver() {
   auto* box = new QVBoxLayout(card);
   box->setContentsMargins(12, 10, 12, 12);
   const bool rehearsed = run_.cutter().rehearses;
-  box->addWidget(make_label(done ? rehearsed ? tr("The rehearsal is done") : tr("The run is done")
+  box->addWidget(make_label(done && run_.testing() ? tr("The test is cut")
+                            : done                 ? rehearsed ? tr("The rehearsal is done") : tr("The run is done")
                             : record.outcome == Outcome::cancelled ? tr("The run was cancelled")
                             : run_.canGoOn()                       ? tr("The run was broken off")
                                                                    : tr("The run failed"),
                             "title", card));
   if (!run_.problem().isEmpty()) box->addWidget(make_label(run_.problem(), "body", card));
+  if (done && run_.testing())
+    box->addWidget(
+        make_label(tr("Leave the mat where it is. Lift the square and its triangle: both should come off clean, "
+                      "the mat below unmarked. If not, change force or depth at Passes and test again."),
+                   "body", card));
   auto* form = new QFormLayout;
   form->setVerticalSpacing(3);
   box->addLayout(form);
@@ -415,7 +432,8 @@ void RunPanel::buildOver() {
   }
   contents_->addWidget(
       make_label(tr("The bench shows what each tool marked, at the width of its tip."), "quiet", body()));
-  auto* another = addButton(tr("Set up another run"), "soft", "clearRun", footer(), [this] { run_.clear(); });
+  auto* another = addButton(run_.testing() ? tr("Set up the run itself") : tr("Set up another run"), "soft", "clearRun",
+                            footer(), [this] { run_.clear(); });
   if (!leads_on_) leads_on_ = another;
 }
 
@@ -449,6 +467,8 @@ void RunPanel::addOutcome() {
                               : fine_length_text(found->mean_mm, unit),
       "meanOff");
   row(tr("corners rounded"), QLocale().toString(found->corners_rounded), "cornersRounded");
+  if (found->weak_mm > 1) row(tr("not cut through"), run_length_text(found->weak_mm, unit), "notThrough");
+  if (found->deep_mm > 1) row(tr("cut into the mat"), run_length_text(found->deep_mm, unit), "intoMat");
   if (found->gaps_mm > 1) row(tr("gaps"), run_length_text(found->gaps_mm, unit), "gaps");
   constexpr double kWorthShowing = 0.1;
   if (found->most_mm > kWorthShowing && found->worst_pass < run_.plan().passes.size()) {

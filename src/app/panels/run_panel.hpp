@@ -20,11 +20,14 @@ class RunPanel : public Panel {
  signals:
   void printAsked();                 ///< what is printed is to be saved
   void jobSheetAsked();              ///< the job sheet is
+  void exercisesAsked();             ///< something is to be practised
   void placeAsked(dotlane::Vec at);  ///< mm on the mat: it is to be seen from near
 
  private:
   void rebuild();
   void buildReady();
+  /// Reaches the cutter that is chosen, then starts.
+  void begin(const std::function<void()>& start);
   void buildRunning();
   void buildPause();
   void buildOver();

@@ -124,6 +124,12 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   }
   sits_ = number(tr("sits turned by"), "toolSits", QStringLiteral("°"), 0, -360, 360, &Tool::sits_deg);
   sits_->setToolTip(tr("How far it is turned in its holder, counter-clockwise: the place of the tip turns with it"));
+  lasts_ = number(tr("marks for"), "toolLasts", tr("m"), 1, 0, 1e6, &Tool::lasts_m);
+  lasts_->setToolTip(tr("How far it marks until it is dry or worn out; 0: nobody knows. A calibration sheet tells"));
+  lasts_->setZero(tr("not known"));
+  covers_ = number(tr("fills close at"), "toolCovers", {}, 2, 0, 20, &Tool::covers_mm);
+  covers_->setToolTip(
+      tr("The widest spacing of a fill at which no stock shows between its strokes; 0: the tip width. A swatch tells"));
   form_ = form;
   ink_ = new QPushButton(tr("Choose…"), editor_);
   ink_->setAccessibleName(tr("Ink colour"));
@@ -241,7 +247,9 @@ void ToolRack::update() {
   };
   for (auto* field : {trail_, overcut_}) show(field, blade);
   for (auto* field : {tip_x_, tip_y_, sits_}) show(field, !blade);
-  show(dry_, inks), show(transfers_, inks);
+  show(dry_, inks), show(transfers_, inks), show(covers_, !blade);
+  lasts_->setValue(tool->lasts_m);
+  covers_->setValue(tool->covers_mm, session_.project().unit);
   trail_->setValue(tool->trail_mm, session_.project().unit);
   overcut_->setValue(tool->overcut_mm, session_.project().unit);
   tip_x_->setValue(tool->tip_mm.x, session_.project().unit);

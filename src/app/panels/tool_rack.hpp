@@ -35,7 +35,7 @@ class ToolRack : public QWidget {
   QLineEdit* name_;
   QComboBox* kind_;
   NumberField *tip_, *min_, *max_, *thickest_, *count_, *dry_;
-  NumberField *trail_, *overcut_, *tip_x_, *tip_y_, *sits_;
+  NumberField *trail_, *overcut_, *tip_x_, *tip_y_, *sits_, *lasts_, *covers_;
   QCheckBox* transfers_;
   QFormLayout* form_;
   QPushButton *ink_, *remove_;

@@ -132,10 +132,12 @@ Result<void> JournalFile::open(const std::string& path) {
   if (file_ < 0) return fail(ErrorKind::unreadable, std::strerror(errno), path);
   if (::flock(file_, LOCK_EX | LOCK_NB) != 0)
     return fail(ErrorKind::unreadable, "the run is under way in another window", path);
-  off_t size = ::lseek(file_, 0, SEEK_END);
+  const off_t there = ::lseek(file_, 0, SEEK_END);
+  off_t size = there;
   char last = '\n';
   while (size > 0 && ::pread(file_, &last, 1, size - 1) == 1 && last != '\n') --size;
-  if (::ftruncate(file_, size) != 0 || ::lseek(file_, 0, SEEK_END) < 0)
+  // Only then: the time at which it was last written tells when a run was broken off.
+  if ((size < there && ::ftruncate(file_, size) != 0) || ::lseek(file_, 0, SEEK_END) < 0)
     return fail(ErrorKind::unreadable, std::strerror(errno), path);
   return {};
 }

@@ -169,6 +169,8 @@ Json to_value(const Tool& t) {
   if (t.overcut_mm > 0) j["overcut_mm"] = t.overcut_mm;
   if (t.tip_mm.x != 0) j["tip_x_mm"] = t.tip_mm.x;
   if (t.tip_mm.y != 0) j["tip_y_mm"] = t.tip_mm.y;
+  if (t.lasts_m != 0) j["lasts_m"] = t.lasts_m;
+  if (t.covers_mm != 0) j["covers_mm"] = t.covers_mm;
   if (t.sits_deg != 0) j["sits_deg"] = t.sits_deg;
   if (t.transfers) j["transfers"] = true;
   keep(j, t.unknown);
@@ -184,6 +186,8 @@ Json to_value(const Setting& s) {
   j["repeats"] = s.repeats;
   if (s.tabs > 0) j["tabs"] = s.tabs;
   if (s.tab_mm != Setting{}.tab_mm) j["tab_mm"] = s.tab_mm;
+  if (s.slowed.radius_mm != 0) j["slow_radius_mm"] = s.slowed.radius_mm;
+  if (s.slowed.speed_mm_s != Slowed{}.speed_mm_s) j["slow_mm_s"] = s.slowed.speed_mm_s;
   keep(j, s.unknown);
   return j;
 }
@@ -228,6 +232,10 @@ Json to_value(const Machine& m) {
   j["lower_s"] = m.lower_s;
   j["lift_s"] = m.lift_s;
   j["landing_mm"] = m.landing_mm;
+  if (m.scale.x != 1) j["scale_x"] = m.scale.x;
+  if (m.scale.y != 1) j["scale_y"] = m.scale.y;
+  if (m.origin_mm.x != 0) j["origin_x_mm"] = m.origin_mm.x;
+  if (m.origin_mm.y != 0) j["origin_y_mm"] = m.origin_mm.y;
   j["swap_s"] = m.swap_s;
   j["set_s"] = m.set_s;
   if (m.sets_depth) j["sets_depth"] = true;

@@ -49,6 +49,8 @@ Tool read_tool(const Json& json, const std::string& where) {
   f.number("overcut_mm", tool.overcut_mm, 0, 20);
   f.number("tip_x_mm", tool.tip_mm.x, -20, 20);
   f.number("tip_y_mm", tool.tip_mm.y, -20, 20);
+  f.number("lasts_m", tool.lasts_m, 0, 1e6);
+  f.number("covers_mm", tool.covers_mm, 0, 20);
   f.number("sits_deg", tool.sits_deg, -360, 360);
   f.boolean("transfers", tool.transfers);
   tool.unknown = f.unknown();
@@ -87,6 +89,8 @@ Stock read_stock(const Json& json, const std::string& where) {
       s.integer("repeats", setting.repeats, 1, 99);
       s.integer("tabs", setting.tabs, 0, 99);
       s.number("tab_mm", setting.tab_mm, 0.1, 20);
+      s.number("slow_radius_mm", setting.slowed.radius_mm, 0, 100);
+      s.number("slow_mm_s", setting.slowed.speed_mm_s, 0.1, 5000);
       setting.unknown = s.unknown();
       stock.settings[role] = setting;
     }
@@ -121,6 +125,10 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
   f.number("lower_s", m.lower_s, 0, 60);
   f.number("lift_s", m.lift_s, 0, 60);
   f.number("landing_mm", m.landing_mm, 0, 5);
+  f.number("scale_x", m.scale.x, 0.9, 1.1);
+  f.number("scale_y", m.scale.y, 0.9, 1.1);
+  f.number("origin_x_mm", m.origin_mm.x, -50, 50);
+  f.number("origin_y_mm", m.origin_mm.y, -50, 50);
   f.number("swap_s", m.swap_s, 0, 3600);
   f.number("set_s", m.set_s, 0, 3600);
   f.boolean("sets_depth", m.sets_depth);

@@ -100,6 +100,7 @@ void Cutter::take(const Command& in) {
     taken_ += in.bytes;
     pen_down_in_stream_ = down;
     open_.points.insert(open_.points.end(), in.points.begin(), in.points.end());
+    if (down) open_.speeds.resize(open_.points.size(), speed_in_stream_);
     open_.end = taken_;
     if (open_.bytes + in.bytes > kHeldBytes) {
       credit_ += in.bytes;
@@ -109,6 +110,13 @@ void Cutter::take(const Command& in) {
     return;
   }
   taken_ += in.bytes;
+  if (in.kind == Command::Kind::speed && in.number > 0) {
+    speed_in_stream_ = in.number;
+    if (pen_down_in_stream_) {  // in the middle of a stroke
+      open_.bytes += in.bytes, open_.end = taken_;
+      return;
+    }
+  }
   auto add = [&](Step step) {
     step.bytes = in.bytes, step.end = taken_;
     finish_stroke();
@@ -121,8 +129,13 @@ void Cutter::take(const Command& in) {
     case Command::Kind::speed:
       add({.kind = Step::Kind::speed, .number = in.number});
       break;
+    case Command::Kind::force:
+      add({.kind = Step::Kind::force, .number = in.number});
+      break;
     case Command::Kind::note:
-      if (const auto marks = marks_from(in.text)) {
+      if (const auto depth = depth_from(in.text)) {
+        add({.kind = Step::Kind::depth, .number = *depth});
+      } else if (const auto marks = marks_from(in.text)) {
         add({.kind = Step::Kind::marks, .number = static_cast<double>(marks->sheet), .marks = marks->marks});
       } else if (in.text == kAsLaid) {
         add({.kind = Step::Kind::as_laid});
@@ -158,11 +171,17 @@ bool Cutter::begin() {
     switch (step.kind) {
       case Step::Kind::select:
         holder_ = static_cast<int>(std::clamp(step.number, 0.0, 99.0));
+        depth_ = 0;  // of the blade in it, until that is said
         credit_ += step.bytes;
         done_ = step.end;
         break;
-      case Step::Kind::speed:
-        if (step.number > 0) speed_ = step.number;
+      case Step::Kind::speed:  // strokes carry theirs
+        credit_ += step.bytes;
+        done_ = step.end;
+        break;
+      case Step::Kind::force:
+      case Step::Kind::depth:
+        (step.kind == Step::Kind::force ? force_ : depth_) = step.number;
         credit_ += step.bytes;
         done_ = step.end;
         break;
@@ -173,6 +192,7 @@ bool Cutter::begin() {
         credit_ += step.bytes;
         if (step.marker.mat != mat_) found_.clear(), moved_ = {};
         mat_ = step.marker.mat;
+        lay_mat();
         if (step.marker.pause) {
           wanted_ = step.marker;
           pause_end_ = step.end;
@@ -219,12 +239,15 @@ bool Cutter::begin() {
         std::vector<Vec> points{head_};
         for (const Vec p : step.points) {
           points.push_back(moved_(p));
-          if (!(moved_ == Affine{}) && !machine_.mat_area().grown(0.01).contains(points.back())) {
+          if (!(moved_ == Affine{}) && !machine_.mat_area().grown(0.01).contains(physics_.reached(points.back()))) {
             fail_run("the printed sheet lies so far from its place that the cut would leave the mat");
             return false;
           }
         }
-        motion_ = Motion(points, stroke_ ? pass_limits(machine_, speed_) : travel_limits(machine_));
+        MotionLimits limits = travel_limits(machine_);
+        if (stroke_ && !step.speeds.empty())
+          limits = pass_limits(machine_, *std::max_element(step.speeds.begin(), step.speeds.end()));
+        motion_ = Motion(points, limits, step.speeds);
         lower_ = stroke_ ? machine_.lower_s : 0;
         lift_ = stroke_ ? machine_.lift_s : 0;
         t_ = 0;
@@ -249,14 +272,25 @@ bool Cutter::register_sheet(int sheet, const PrintMarks& marks) {
     return false;
   }
   MarkSensor sensor(*there, seed_ + static_cast<unsigned>(sheet));
-  const FoundMarks found = find_marks(std::ref(sensor), machine_.usable_area(), marks);
+  const auto darkness = [&](Vec sent) { return sensor(physics_.reached(sent)); };
+  const FoundMarks found = find_marks(darkness, machine_.usable_area(), marks);
   if (!found.problem.empty()) {
     fail_run(name + ": " + found.problem);
     return false;
   }
   found_[sheet] = moved_ = found.fit.map;
-  registrations_.push_back({sheet, mat_, moved_, found.fit.residual_mm});
+  registrations_.push_back({sheet, mat_, physics_.reached * moved_, found.fit.residual_mm});
   return true;
+}
+
+void Cutter::lay_mat() {
+  const int before = std::exchange(in_, mat_);
+  const bool again = !lain_.insert(mat_).second;
+  if (before == 0 || before == mat_) return;
+  slipped_ = {};
+  if (!again || physics_.reload_mm <= 0) return;
+  const double way = 2 * std::numbers::pi * static_cast<double>(random_()) / static_cast<double>(std::mt19937::max());
+  slipped_ = Vec{std::cos(way), std::sin(way)} * physics_.reload_mm;
 }
 
 const std::string& Cutter::really() const {
@@ -334,14 +368,46 @@ void Cutter::meet_faults(bool before) {
   }
 }
 
+double Cutter::strength() const {
+  constexpr double kWorn = 0.5;
+  double out = worn_.contains(really()) ? kWorn : 1;
+  if (!body().edge) return out;
+  const Vec at = physics_.reached(head_);
+  for (const auto& lying : physics_.stock) {
+    if (lying.mat != mat_ || !lying.area.contains(at)) continue;
+    double through = lying.force_gf > 0 ? force_ / lying.force_gf : 1;
+    if (lying.depth > 0 && depth_ > 0) through = std::min(through, depth_ / lying.depth);
+    return out * through;
+  }
+  return out;
+}
+
 void Cutter::leave_mark(std::vector<Vec> points, double from_mm, double to_mm) {
   const std::string& with = really();
   if (dry_.contains(with)) return;
+  double& marked = marked_mm_[with];
+  const double lasts = body().lasts_mm;
   double length = 0;
-  for (std::size_t i = 1; i < points.size(); ++i) length += distance(points[i - 1], points[i]);
-  marked_mm_[with] += length;
-  constexpr double kWorn = 0.5;
-  marks_.push_back({with, mat_, std::move(points), worn_.contains(with) ? kWorn : 1, part_, busy_end_, from_mm, to_mm});
+  for (std::size_t i = 1; i < points.size(); ++i) {
+    const double step = distance(points[i - 1], points[i]);
+    if (lasts > 0 && marked + length <= lasts && marked + length + step > lasts) {  // it ends on the way
+      const Vec end = lerp(points[i - 1], points[i], (lasts - marked - length) / step);
+      double whole = 0;
+      for (std::size_t k = 1; k < points.size(); ++k) whole += distance(points[k - 1], points[k]);
+      const double at_mm = from_mm + (to_mm - from_mm) * (lasts - marked) / whole;
+      std::vector<Vec> rest{end};
+      rest.insert(rest.end(), points.begin() + static_cast<std::ptrdiff_t>(i), points.end());
+      points.resize(i);
+      points.push_back(end);
+      marks_.push_back({with, mat_, std::move(points), strength(), part_, busy_end_, from_mm, at_mm, body().width_mm});
+      marked = lasts * (1 + 1e-12);
+      (body().edge ? worn_ : dry_).insert(with);
+      return leave_mark(std::move(rest), at_mm, to_mm);
+    }
+    length += step;
+  }
+  marked += length;
+  marks_.push_back({with, mat_, std::move(points), strength(), part_, busy_end_, from_mm, to_mm, body().width_mm});
 }
 
 double Cutter::under_way_mm() const {
@@ -352,14 +418,16 @@ void Cutter::mark_up_to(double t) {
   TipFollower& tip = tips_[really()];
   const Vec off = landed_ + slipped_;
   if (motion_.points().size() < 2) {  // a dot
-    if (t >= motion_.seconds()) leave_mark({tip.at(head_ + off), tip.at(head_ + off)}, 0, 0);
+    const Vec at = tip.at(physics_.reached(head_) + off);
+    if (t >= motion_.seconds()) leave_mark({at, at}, 0, 0);
     return;
   }
   const std::size_t move = t >= motion_.seconds() ? motion_.points().size() - 2 : motion_.move_at(t);
-  std::vector<Vec> points{tip.at(marked_to_ + off)};
+  const auto real = [&](Vec sent) { return physics_.reached(sent) + off; };
+  std::vector<Vec> points{tip.at(real(marked_to_))};
   Vec from = marked_to_;
   const auto go = [&](Vec to) {
-    tip.move(from + off, to + off, points);
+    tip.move(real(from), real(to), points);
     from = to;
   };
   for (std::size_t i = marked_move_; i < move; ++i) go(motion_.points()[i + 1]);

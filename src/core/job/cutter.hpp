@@ -61,7 +61,7 @@ class Cutter {
   [[nodiscard]] State state() const { return state_; }
   [[nodiscard]] const std::string& problem() const { return problem_; }
   [[nodiscard]] const LoadMarker& wanted() const { return wanted_; }  ///< while paused
-  [[nodiscard]] Vec position() const { return head_; }                ///< mm on the mat
+  [[nodiscard]] Vec position() const { return head_; }                ///< where it was sent, mm
   [[nodiscard]] bool down() const { return down_; }
   [[nodiscard]] double seconds() const { return seconds_; }
   [[nodiscard]] int pauses() const { return pauses_; }
@@ -80,8 +80,9 @@ class Cutter {
 
  private:
   struct Step {
-    enum class Kind { travel, stroke, select, speed, marker, marks, as_laid, fault } kind = Kind::stroke;
-    std::vector<Vec> points{};  // travel: the target; stroke: from the second point on
+    enum class Kind { travel, stroke, select, speed, force, depth, marker, marks, as_laid, fault } kind = Kind::stroke;
+    std::vector<Vec> points{};     // travel: the target; stroke: from the second point on
+    std::vector<double> speeds{};  // stroke: on the way to each point, mm/s
     double number = 0;
     LoadMarker marker{};
     std::string text{};
@@ -94,6 +95,7 @@ class Cutter {
   void finish_stroke();
   bool begin();  // takes the next step; false when the head has to stop
   void set_down();
+  [[nodiscard]] double strength() const;  // of what is marked now
   void mark_up_to(double t);
   void leave_mark(std::vector<Vec> points, double from_mm, double to_mm);
   void fail_run(std::string problem);
@@ -101,6 +103,7 @@ class Cutter {
   /// What the hands have put there, which is what marks.
   [[nodiscard]] const std::string& really() const;
   [[nodiscard]] const ToolBody& body() const;
+  void lay_mat();  // the one that the marker names
   void hands_have_had(const std::vector<std::string>& before);
   /// Finds the marks of the sheet and takes where it lies into account; false when it cannot.
   bool register_sheet(int sheet, const PrintMarks& marks);
@@ -119,13 +122,14 @@ class Cutter {
   std::size_t taken_ = 0, done_ = 0;  // bytes
   std::size_t pause_end_ = 0;         // where the pause's marker ends
   bool pen_down_in_stream_ = false;
+  double speed_in_stream_ = 100;
   bool ended_ = false, faulty_ = false;
 
   State state_ = State::waiting;
   std::string problem_;
   LoadMarker wanted_;
   int holder_ = 0, mat_ = 1, pauses_ = 0;
-  double speed_ = 100, seconds_ = 0;
+  double force_ = 0, depth_ = 0, seconds_ = 0;
   Vec head_;
   bool down_ = false;
 
@@ -146,6 +150,8 @@ class Cutter {
   bool dries_ = false, wears_ = false, swapped_ = false;
   Vec landed_;  // off by that much, this time
   Vec slipped_;
+  std::set<int> lain_;  // mats that were in
+  int in_ = 0;          // the one that is; 0: none yet
 
   std::map<std::string, double> marked_mm_;
   std::vector<Mark> marks_;

@@ -27,8 +27,8 @@ struct Arc {
 };
 
 /// The longest arc that begins at a point and stays within the tolerance of all points that it passes and of the
-/// middles between them; at least four of them, under half a turn.
-std::optional<Arc> arc_from(const std::vector<Vec>& p, std::size_t first, double tolerance) {
+/// middles between them, to the point `end` at most; at least four of them, under half a turn.
+std::optional<Arc> arc_from(const std::vector<Vec>& p, std::size_t first, std::size_t end, double tolerance) {
   constexpr std::size_t kLeast = 4;
   constexpr double kLargest = 1000;  // mm: beyond, it is as good as straight
   std::optional<Arc> best;
@@ -50,14 +50,14 @@ std::optional<Arc> arc_from(const std::vector<Vec>& p, std::size_t first, double
     return Arc{centre, side < 0, last};
   };
   std::size_t step = kLeast - 1;
-  for (std::size_t last = first + step; last < p.size(); last = first + step) {
+  for (std::size_t last = first + step; last <= end; last = first + step) {
     const auto arc = tried(last);
     if (!arc) break;
     best = arc;
     step += std::max<std::size_t>(1, step / 4);
   }
   if (!best) return best;
-  while (best->last + 1 < p.size()) {
+  while (best->last < end) {
     const auto arc = tried(best->last + 1);
     if (!arc) break;
     best = arc;
@@ -96,6 +96,7 @@ class GcodeWriter {
       out += "T" + holder + "\nM0 (holder " + holder + ")\n";
     }
     note("force " + rounded_text(select.force_gf, 0) + " gf");
+    if (select.depth > 0) note(depth_text(select.depth));
     feed_ = select.speed_mm_s * 60;
   }
   void operator()(const RunHead& run) {
@@ -104,17 +105,24 @@ class GcodeWriter {
     lift();
     out += "G0" + place(points.front()) + "\n";
     lower();
-    bool feed = true;
-    const auto rate = [&] { return std::exchange(feed, false) ? " F" + rounded_text(feed_, 0) : std::string(); };
+    double said = 0;
+    const auto top = [&](std::size_t i) {  // of the move to the point
+      return run.ceilings.empty() ? feed_ : std::min(feed_, run.ceilings[i - 1] * 60);
+    };
+    const auto rate = [&](std::size_t i) {
+      return std::exchange(said, top(i)) == top(i) ? std::string() : " F" + rounded_text(top(i), 0);
+    };
     for (std::size_t i = 1; i < points.size();) {
-      const auto arc = profile_.arcs ? arc_from(points, i - 1, profile_.tolerance_mm) : std::nullopt;
+      std::size_t alike = i;  // the last point that is gone to as fast
+      while (alike + 1 < points.size() && top(alike + 1) == top(i)) ++alike;
+      const auto arc = profile_.arcs ? arc_from(points, i - 1, alike, profile_.tolerance_mm) : std::nullopt;
       if (arc) {
         const Vec to_centre = arc->centre - points[i - 1];
         out += (arc->clockwise ? "G2" : "G3") + place(points[arc->last]) + " I" + rounded_text(to_centre.x, 4) + " J" +
-               rounded_text(to_centre.y, 4) + rate() + "\n";
+               rounded_text(to_centre.y, 4) + rate(arc->last) + "\n";
         i = arc->last + 1;
       } else {
-        out += "G1" + place(points[i]) + rate() + "\n";
+        out += "G1" + place(points[i]) + rate(i) + "\n";
         ++i;
       }
     }
@@ -244,7 +252,13 @@ Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::ve
   }
   const std::size_t before = out.size();
   const auto add = [&](Command command) { out.push_back(std::move(command)); };
-  for (auto& note : notes) add({Command::Kind::note, {}, 0, std::move(note), 0});
+  for (auto& note : notes) {
+    constexpr std::string_view kForce = "force ";
+    if (note.starts_with(kForce))
+      add({Command::Kind::force, {}, to_number(split(note, ' ')[1]).value_or(0), {}, 0});
+    else
+      add({Command::Kind::note, {}, 0, std::move(note), 0});
+  }
   std::map<char, double> values;
   std::vector<int> g, m;
   TextScan in(words);

@@ -27,14 +27,33 @@ class HpglWriter {
   void operator()(const SelectTool& select) {
     out += "SP" + std::to_string(select.holder) + ";VS" + rounded_text(select.speed_mm_s / 10, 2) + ";FS" +
            rounded_text(select.force_gf, 0) + ";\n";
+    speed_mm_s_ = select.speed_mm_s;
+    if (select.depth > 0) note(depth_text(select.depth));
   }
   void operator()(const RunHead& run) {
     const auto n = run.head.size();
-    out += "PU", pair(run.head.front()), out += ";PD";
+    const auto top = [&](std::size_t i) {  // of the move to the point
+      return run.ceilings.empty() || i == 0 || i >= n ? speed_mm_s_ : std::min(speed_mm_s_, run.ceilings[i - 1]);
+    };
+    out += "PU", pair(run.head.front()), out += ";";
+    double now = speed_mm_s_;
+    bool writing = false;
     for (std::size_t i = n > 1 ? 1 : 0; i < n; ++i) {
+      if (top(i) != now) {
+        // With the tool down: lifted, it would start a new stroke.
+        if (i == 1) out += "PD;";
+        speed(now = top(i));
+        writing = false;
+      }
+      if (!writing) out += "PD";
+      writing = true;
       pair(run.head[i]);
-      out += i + 1 == n ? ";\n" : i % 64 == 0 ? ";PD" : ",";
+      const bool breaks = i + 1 == n || i % 64 == 0 || top(i + 1) != now;
+      out += breaks ? ";" : ",";
+      if (breaks) writing = false;
     }
+    if (now != speed_mm_s_) speed(speed_mm_s_);
+    out += "\n";
   }
   void operator()(const EndJob&) { out += "PU;SP0;\n"; }
 
@@ -45,7 +64,8 @@ class HpglWriter {
     out += std::to_string(std::llround((mat_height_ - p.y) * kHpglPerMm));
   }
   void note(std::string_view text) { out += "CO \"" + std::string(text) + "\";\n"; }
-  double mat_height_;
+  void speed(double mm_s) { out += "VS" + rounded_text(mm_s / 10, 2) + ";"; }
+  double mat_height_, speed_mm_s_ = 0;
 };
 
 }  // namespace

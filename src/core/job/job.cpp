@@ -16,9 +16,18 @@ std::vector<std::string> held(const std::vector<HolderLoad>& loads) {
   return out;
 }
 
+/// Where a head is sent instead of where it is wanted, or where it is wanted when sent there.
+HeadRun mapped(HeadRun run, const Affine& map) {
+  if (map == Affine{}) return run;
+  if (run.tip.empty()) run.tip = run.head;
+  for (Vec& p : run.head) p = map(p);
+  return run;
+}
+
 class Compiler {
  public:
-  Compiler(const Plan& plan, const Machine& machine) : plan_(plan), job_{{}, machine, plan, {}} {}
+  Compiler(const Plan& plan, const Machine& machine)
+      : plan_(plan), job_{{}, machine, plan, {}}, sent_(reached(machine).inverse()) {}
 
   Job compile() {
     if (!plan_.passes.empty()) add(LoadHolders{false, 0, plan_.passes.front().load, held(plan_.first_load)});
@@ -47,26 +56,30 @@ class Compiler {
     const int wanted = pass.marks ? pass.sheet : 0;
     if (wanted != registered_) {
       if (pass.marks) {
-        add(FindMarks{pass.sheet, *pass.marks}, index);
+        FindMarks find{pass.sheet, *pass.marks};
+        for (Vec& dot : find.marks.dots) dot = sent_(dot);
+        find.marks.second = sent_(find.marks.second);
+        add(std::move(find), index);
       } else {
         add(AsLaid{}, index);
       }
       registered_ = wanted;
     }
-    add(SelectTool{pass.holder, pass.speed_mm_s, pass.force_gf}, index);
-    if (pass.turn_in) add(turn_in(*pass.turn_in, pass.lead), index);
+    add(SelectTool{pass.holder, pass.speed_mm_s, pass.force_gf, pass.depth}, index);
+    if (pass.turn_in) add(mapped(turn_in(*pass.turn_in, pass.lead), sent_), index);
     Vec heading = pass.heading;
     for (int round = 0; round < pass.rounds(); ++round) {
       for (std::size_t s = 0; s < pass.strokes.size(); ++s) {
         const Stroke& stroke = pass.strokes[s];
         for (auto& run : head_runs(stroke.points(), stroke.closed(), pass.lead, heading))
-          add(std::move(run), index, round, s);
+          add(mapped(std::move(run), sent_), index, round, s);
       }
     }
   }
 
   const Plan& plan_;
   Job job_;
+  Affine sent_;         // where the head is sent to come to a place
   int registered_ = 0;  // the sheet whose marks say where things go
 };
 
@@ -86,6 +99,7 @@ JobRest job_from(const Job& job, JobPlace place) {
   if (place.instruction < job.instructions.size() && job.instructions[place.instruction].stroke == npos)
     place.run_mm = 0;  // a blade that is half turned in is turned in anew
   JobRest rest{{{}, job.machine, job.plan, job.printed}, 0, place, 0};
+  const Affine comes = reached(job.machine), sent = comes.inverse();
   auto& out = rest.job.instructions;
   std::optional<Instruction> load, marks, select;
   for (std::size_t i = 0; i < place.instruction && i < job.instructions.size(); ++i) {
@@ -118,10 +132,9 @@ JobRest job_from(const Job& job, JobPlace place) {
     const auto* run = next != job.instructions.end() ? std::get_if<RunHead>(&next->what) : nullptr;
     // A trailing blade may point anywhere now: it is turned in, unless that is what comes next anyway.
     if (pass && pass->lead.trails() && run && next->stroke != npos) {
-      out.push_back({turn_in(pass->turn_in.value_or(
-                                 turn_in_place(job.machine.mat.height_mm, job.machine.border_mm, 0, pass->lead)),
-                             pass->lead),
-                     chosen.pass, 0, npos});
+      const Vec at =
+          pass->turn_in.value_or(turn_in_place(job.machine.mat.height_mm, job.machine.border_mm, 0, pass->lead));
+      out.push_back({mapped(turn_in(at, pass->lead), sent), chosen.pass, 0, npos});
     }
   }
   rest.before = out.size();
@@ -132,13 +145,14 @@ JobRest job_from(const Job& job, JobPlace place) {
     const ToolLead lead = pass ? pass->lead : ToolLead{};
     if (place.run_mm > 0 || (lead.trails() && next->stroke != npos)) {
       // From where the blade lies after it was turned in, round to where it has to point here.
-      Vec heading = kTurnedIn;
-      HeadRun left = rest_of(*run, place.run_mm, lead, heading);
+      HeadRun left = rest_of(*run, place.run_mm);
       if (lead.trails() && next->stroke != npos && !left.head.empty()) {
-        const HeadRun round = swivel(left.course().front(), kTurnedIn, heading, lead);
+        const Vec ahead = comes(left.head.front()) + lead.tip - left.tip.front();
+        const HeadRun round = mapped(swivel(left.tip.front(), kTurnedIn, ahead * (1 / norm(ahead)), lead), sent);
         for (std::size_t i = 1; i < round.head.size(); ++i) rest.ahead_mm += distance(round.head[i - 1], round.head[i]);
         left.head.insert(left.head.begin(), round.head.begin(), round.head.end());
         left.tip.insert(left.tip.begin(), round.tip.begin(), round.tip.end());
+        left.ceilings = ceilings_of(left.head, lead.slowed);
       }
       *run = std::move(left);
     }

@@ -21,6 +21,7 @@ struct AsLaid {};
 struct SelectTool {
   int holder = 1;
   double speed_mm_s = 0, force_gf = 0;
+  double depth = 0;  ///< the mark its blade is set to; 0: none
 };
 /// One lowering of the tool. What the head runs through; the tip's course goes with it where that is another.
 using RunHead = HeadRun;
@@ -34,6 +35,8 @@ struct Instruction {
   std::size_t stroke = npos;  ///< index into its strokes; npos: turning the blade in, or no run at all
 };
 
+/// Where the head is sent stands in the instructions: so that it comes to where it is wanted, as far as it is known how
+/// the machine misses that (Machine::scale). Courses of tips are where they are wanted, on the mat.
 struct Job {
   std::vector<Instruction> instructions;
   Machine machine;

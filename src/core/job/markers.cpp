@@ -47,6 +47,17 @@ std::string marker_text(const MarksMarker& m) {
   return out;
 }
 
+namespace {
+constexpr std::string_view kDepth = "dot-lane depth ";
+}
+
+std::string depth_text(double depth) { return std::string(kDepth) + rounded_text(depth, 2); }
+
+std::optional<double> depth_from(std::string_view text) {
+  if (!text.starts_with(kDepth)) return std::nullopt;
+  return to_number(text.substr(kDepth.size()));
+}
+
 std::optional<MarksMarker> marks_from(std::string_view text) {
   constexpr std::string_view kBegin = "dot-lane marks sheet ";
   if (!text.starts_with(kBegin)) return std::nullopt;

@@ -5,6 +5,7 @@
 //   dot-lane marks sheet 2 15,21.4 289.8,21.4 289.8,283.4 15,283.4 22,21.4   four dots and a small one of a printed
 //   sheet, mm from the mat's top left: find them; what follows is moved to where the print lies
 //   dot-lane as-laid   what follows stays where it is
+//   dot-lane depth 3   the mark at which the blade in the holder works from here on
 #pragma once
 
 #include <optional>
@@ -33,6 +34,8 @@ struct MarksMarker {
 };
 [[nodiscard]] std::string marker_text(const MarksMarker& marker);
 [[nodiscard]] std::optional<MarksMarker> marks_from(std::string_view text);
+[[nodiscard]] std::string depth_text(double depth);
+[[nodiscard]] std::optional<double> depth_from(std::string_view text);
 inline constexpr std::string_view kAsLaid = "dot-lane as-laid";
 
 }  // namespace dotlane

@@ -143,13 +143,14 @@ OutcomeReport compare(const Job& job, const RunRecord& record) {
       runs.push_back(i);
   }
   std::vector<OneRun> judged(runs.size());
+  const Affine sent = reached(job.machine).inverse();
   constexpr std::size_t kWorth = 200;
   for_each_index(runs.size(), kWorth, [&](std::size_t n) {
     const Instruction& instruction = job.instructions[runs[n]];
     Affine lies;
     const Pass& pass = job.plan.passes[instruction.pass];
     for (const auto& found : record.registrations) {
-      if (pass.marks && found.sheet == pass.sheet) lies = found.map;
+      if (pass.marks && found.sheet == pass.sheet) lies = found.map * sent;
     }
     const auto known = marks.find(runs[n]);
     judged[n] = judge(std::get<RunHead>(instruction.what), lies,
@@ -169,6 +170,13 @@ OutcomeReport compare(const Job& job, const RunRecord& record) {
       out.most_mm = one.most, out.worst = one.worst;
       out.worst_pass = job.instructions[runs[n]].pass;
       out.worst_mat = job.plan.passes[out.worst_pass].load;
+    }
+  }
+  for (const auto& [instruction, made] : marks) {
+    for (const Mark* mark : made) {
+      double length = 0;
+      for (std::size_t i = 1; i < mark->points.size(); ++i) length += distance(mark->points[i - 1], mark->points[i]);
+      (mark->strength < kThrough ? out.weak_mm : mark->strength > kScars ? out.deep_mm : length) += length;
     }
   }
   if (samples > 0) out.mean_mm = sum / static_cast<double>(samples);

@@ -64,11 +64,24 @@ Result<Fault> read_fault(std::string_view text, double running_s, unsigned seed)
 Physics physics_of(const Project& project, bool landing) {
   Physics out;
   if (landing) out.landing_mm = project.machine.landing_mm;
+  out.reached = reached(project.machine);
   for (const auto& tool : project.tools) {
     const ToolLead lead = lead_of(tool, {}, Role::draw);
     ToolBody body{lead.trail_mm, lead.tip, false, tool.kind == ToolKind::blade};
     body.inks = tool.kind == ToolKind::pen || tool.kind == ToolKind::chisel_marker;
-    if (!(body == ToolBody{})) out.tools[tool.id] = body;
+    body.width_mm = tool.tip_width_mm, body.lasts_mm = tool.lasts_m * 1000;
+    out.tools[tool.id] = body;
+  }
+  return out;
+}
+
+std::vector<LyingStock> lying_stock(const Project& project, const Project& needs) {
+  std::vector<LyingStock> out;
+  for (const auto& sheet : project.sheets) {
+    const Stock* stock = find_stock(needs, sheet.stock);
+    if (!stock || !stock->settings.contains(Role::cut)) continue;
+    const Setting cut = setting_for(*stock, Role::cut);
+    out.push_back({sheet.load, sheet.area, cut.force_gf, cut.depth});
   }
   return out;
 }

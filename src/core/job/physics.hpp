@@ -18,6 +18,8 @@ struct ToolBody {
   Vec tip;              ///< where it touches beside the middle of the holder, mm
   bool inks = false;    ///< it runs dry
   bool edge = false;    ///< it wears
+  double width_mm = 0;  ///< of what it marks; 0: as the project says
+  double lasts_mm = 0;  ///< of marks, then it is dry or worn; 0: for ever
   friend bool operator==(const ToolBody&, const ToolBody&) = default;
 };
 
@@ -46,13 +48,26 @@ struct Fault {
 /// wrong.
 [[nodiscard]] Result<Fault> read_fault(std::string_view text, double running_s, unsigned seed);
 
+/// Stock on a mat, and what a blade has to be given to go just through it.
+struct LyingStock {
+  int mat = 1;
+  Box area;  ///< mm on the mat
+  double force_gf = 0, depth = 0;
+  friend bool operator==(const LyingStock&, const LyingStock&) = default;
+};
+
 struct Physics {
   std::map<std::string, ToolBody> tools;  ///< by id; who is not named is plain
   double landing_mm = 0;                  ///< how far off a tool lands: the standard deviation along x and y
   unsigned seed = 1;
   std::vector<Fault> faults;
+  double reload_mm = 0;           ///< a mat that was in before lies so far beside its place
+  Affine reached;                 ///< where the head comes to when it is sent to a place
+  std::vector<LyingStock> stock;  ///< what blades go through; elsewhere as they should
 };
-/// Tools as the project has them; `landing` says whether they land as far off as its machine says.
+/// Tools and machine as the project has them; `landing` says whether tools land as far off as its machine says.
 [[nodiscard]] Physics physics_of(const Project& project, bool landing);
+/// What lies on the project's mats when each stock needs what another project gives it.
+[[nodiscard]] std::vector<LyingStock> lying_stock(const Project& project, const Project& needs);
 
 }  // namespace dotlane

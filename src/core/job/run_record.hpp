@@ -15,14 +15,16 @@ struct Mark {
   std::string tool;
   int mat = 1;  ///< which mat load it is on
   std::vector<Vec> points;
-  double strength = 1;            ///< 1: as it should be; less where a blade is worn; nothing is marked at 0
+  double strength = 1;            ///< 1: as it should be; less: not through; more: into the mat
   int part = 1;                   ///< which stream of the job it was made by
   std::size_t at = 0;             ///< byte of that stream where what it belongs to ends
   double from_mm = 0, to_mm = 0;  ///< of the head's way in its stroke
+  double width_mm = 0;            ///< as wide as its tip really is; 0: as the project says
   std::size_t instruction = std::numeric_limits<std::size_t>::max();  ///< of the job, once somebody knows
 };
 
-/// A printed sheet whose marks were found: what was worked on it was moved by this map, as planned to where it lay.
+/// A printed sheet whose marks were found: what was worked on it was moved by this map, from where it was planned to
+/// where it lay.
 struct Registration {
   int sheet = 0, mat = 1;
   Affine map;

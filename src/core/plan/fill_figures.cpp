@@ -23,7 +23,7 @@ std::optional<FillSubject> fill_subject(const Project& project, const DrawnPiece
     out.run.way = {setting.speed_mm_s, line->repeats > 0 ? line->repeats : setting.repeats, line->stroke_by_stroke,
                    pace_of(project.machine, line->role).factor};
   }
-  if (const Tool* tool = find_tool(project, out.tool)) out.run.tip_mm = tool->tip_width_mm;
+  if (const Tool* tool = find_tool(project, out.tool)) out.run.tip_mm = covering_mm(*tool);
   if (tip_mm) out.run.tip_mm = *tip_mm;
   return out;
 }

@@ -24,18 +24,22 @@ double corner_speed2(Vec a, Vec b, Vec c, const MotionLimits& limits) {
 
 }  // namespace
 
-Motion::Motion(const std::vector<Vec>& points, const MotionLimits& limits) : accel_(limits.accel_mm_s2) {
+Motion::Motion(const std::vector<Vec>& points, const MotionLimits& limits, const std::vector<double>& ceilings)
+    : accel_(limits.accel_mm_s2) {
   points_.reserve(points.size());
-  for (const Vec p : points) {
-    if (points_.empty() || !(points_.back() == p)) points_.push_back(p);
+  std::vector<double> tops;  // of each move
+  for (std::size_t i = 0; i < points.size(); ++i) {
+    if (!points_.empty() && points_.back() == points[i]) continue;
+    if (!points_.empty() && !ceilings.empty()) tops.push_back(std::min(limits.speed_mm_s, ceilings[i - 1]));
+    points_.push_back(points[i]);
   }
   if (points_.size() < 2) return;
   const std::size_t n = points_.size();
-  const double top = limits.speed_mm_s;
-  std::vector<double> v2(n, top * top);  // squared speed at each point
-  v2.front() = v2.back() = 0;
+  const auto top = [&](std::size_t move) { return tops.empty() ? limits.speed_mm_s : tops[move]; };
+  std::vector<double> v2(n);  // squared speed at each point
   for (std::size_t i = 1; i + 1 < n; ++i) {
-    v2[i] = std::min(v2[i], corner_speed2(points_[i - 1], points_[i], points_[i + 1], limits));
+    const double most = std::min(top(i - 1), top(i));
+    v2[i] = std::min(most * most, corner_speed2(points_[i - 1], points_[i], points_[i + 1], limits));
   }
   for (std::size_t i = n - 1; i-- > 0;) {
     v2[i] = std::min(v2[i], v2[i + 1] + 2 * accel_ * distance(points_[i], points_[i + 1]));
@@ -46,7 +50,7 @@ Motion::Motion(const std::vector<Vec>& points, const MotionLimits& limits) : acc
   moves_.reserve(n - 1);
   for (std::size_t i = 0; i + 1 < n; ++i) {
     const double length = distance(points_[i], points_[i + 1]);
-    const double peak = std::min(top, std::sqrt(accel_ * length + (v2[i] + v2[i + 1]) / 2));
+    const double peak = std::min(top(i), std::sqrt(accel_ * length + (v2[i] + v2[i + 1]) / 2));
     moves_.push_back({seconds_, length, std::sqrt(v2[i]), peak, std::sqrt(v2[i + 1]), length_, 0});
     if (i > 0) {
       const Move& before = moves_[i - 1];

@@ -32,7 +32,8 @@ struct MotionLimits {
 class Motion {
  public:
   Motion() = default;
-  Motion(const std::vector<Vec>& points, const MotionLimits& limits);
+  /// `ceilings`: for each move of the points, mm/s; none where it is empty.
+  Motion(const std::vector<Vec>& points, const MotionLimits& limits, const std::vector<double>& ceilings = {});
   [[nodiscard]] double seconds() const { return seconds_; }
   [[nodiscard]] double length() const { return length_; }
   /// Index of the move under way at time t (0 to seconds()).

@@ -5,9 +5,9 @@
 #include <set>
 #include <tuple>
 
-#include "core/geometry/parallel.hpp"
 #include "core/plan/order.hpp"
 #include "core/plan/overlap.hpp"
+#include "core/plan/pass_time.hpp"
 #include "core/plan/run_cost.hpp"
 #include "core/plan/schedule.hpp"
 
@@ -227,103 +227,12 @@ std::vector<Holding> loaded_before(const Project& project) {
   return out;
 }
 
-/// How long strokes are and take, mm and s: what is moved and no more is worked out once, on all cores.
-std::vector<std::pair<double, double>> timed(const std::vector<Stroke>& strokes, const MotionLimits& limits) {
-  std::map<std::tuple<const Polyline*, double, double, double, double, bool, std::size_t, double>, std::size_t> known;
-  std::vector<std::size_t> which;  // of the different ones, for each stroke
-  std::vector<const Stroke*> different;
-  for (const auto& stroke : strokes) {
-    const Affine& m = stroke.course.map;
-    const auto [at, fresh] = known.try_emplace(
-        {stroke.course.polyline.get(), m.a, m.b, m.c, m.d, stroke.reversed, stroke.first_point, stroke.along},
-        different.size());
-    if (fresh) different.push_back(&stroke);
-    which.push_back(at->second);
-  }
-  constexpr std::size_t kWorth = 500;
-  std::vector<std::pair<double, double>> of_each(different.size());
-  for_each_index(different.size(), kWorth, [&](std::size_t i) {
-    const Motion motion(different[i]->points(), limits);
-    of_each[i] = {motion.length(), motion.seconds()};
-  });
-  std::vector<std::pair<double, double>> out;
-  for (const std::size_t i : which) out.push_back(of_each[i]);
-  return out;
-}
-
-/// One stroke as the head makes it.
-struct Led {
-  Vec from, to;  // where the head is when it goes down first and comes up last
-  double mm = 0, seconds = 0;
-  int lifts = 1;
-};
-
-/// The strokes of a pass whose tool has to be led, in order, on all cores.
-std::vector<Led> led(const Pass& pass, const Machine& machine) {
-  const auto limits = pass_limits(machine, pass.speed_mm_s), travel = travel_limits(machine);
-  std::vector<Vec> before(pass.strokes.size());
-  Vec heading = pass.heading;
-  for (std::size_t i = 0; i < pass.strokes.size(); ++i) {
-    before[i] = heading;
-    if (pass.lead.trails())
-      heading = heading_after(pass.strokes[i].points(), pass.strokes[i].closed(), pass.lead, heading);
-  }
-  std::vector<Led> out(pass.strokes.size());
-  constexpr std::size_t kWorth = 200;
-  for_each_index(out.size(), kWorth, [&](std::size_t i) {
-    Led& now = out[i];
-    Vec at_first = before[i];
-    const auto runs = head_runs(pass.strokes[i].points(), pass.strokes[i].closed(), pass.lead, at_first);
-    now.from = runs.front().head.front(), now.to = runs.back().head.back();
-    now.lifts = static_cast<int>(runs.size());
-    for (std::size_t k = 0; k < runs.size(); ++k) {
-      if (k > 0) now.seconds += motion_seconds({runs[k - 1].head.back(), runs[k].head.front()}, travel);
-      const Motion motion(runs[k].head, limits);
-      now.seconds += machine.lower_s + motion.seconds() + machine.lift_s;
-      const auto& course = runs[k].course();
-      for (std::size_t n = 1; n < course.size(); ++n) now.mm += distance(course[n - 1], course[n]);
-    }
-  });
-  return out;
-}
-
 void run_through(Pass& pass, const Batch& batch, const Project& project, const TourEffort& effort, Vec& head) {
-  const Machine& machine = project.machine;
-  const auto limits = pass_limits(machine, pass.speed_mm_s);
-  const auto travel = travel_limits(machine);
   OrderRules rules = rules_of(pass, project);
   rules.effort = effort;
   pass.strokes = strokes_of(batch, head, rules);
   pass.contours = static_cast<int>(pass.strokes.size());
-  pass.seconds = pass.marks_s;
-  if (pass.turn_in) {
-    const HeadRun run = turn_in(*pass.turn_in, pass.lead);
-    const double seconds = motion_seconds({head, run.head.front()}, travel) + machine.lower_s +
-                           Motion(run.head, limits).seconds() + machine.lift_s;
-    pass.ready_s = seconds * pass.pace.factor;
-    pass.seconds += pass.ready_s;
-    head = run.head.back();
-  }
-  std::vector<Led> strokes;
-  if (pass.lead.plain()) {
-    const auto each = timed(pass.strokes, limits);
-    for (std::size_t i = 0; i < each.size(); ++i)
-      strokes.push_back({pass.strokes[i].start(), pass.strokes[i].end(), each[i].first,
-                         machine.lower_s + each[i].second + machine.lift_s});
-  } else {
-    strokes = led(pass, machine);
-  }
-  for (const auto& stroke : strokes) pass.length_mm += stroke.mm, pass.lifts += stroke.lifts;
-  pass.length_mm *= pass.rounds();
-  pass.lifts *= pass.rounds();
-  for (int r = 0; r < pass.rounds(); ++r) {
-    for (const auto& stroke : strokes) {
-      pass.travel_mm += distance(head, stroke.from);
-      pass.seconds += (motion_seconds({head, stroke.from}, travel) + stroke.seconds) * pass.pace.factor;
-      pass.stroke_end_s.push_back(pass.seconds);
-      head = stroke.to;
-    }
-  }
+  time_pass(pass, project.machine, head);
 }
 
 /// Which passes there are, in numbers, and what speaks for their order.
@@ -393,6 +302,7 @@ ToolLead lead_of(const Tool& tool, const Setting& setting, Role role) {
   const bool blade = tool.kind == ToolKind::blade;
   constexpr double kLeast = 0.02;  // mm: less is none
   if (tool.trail_mm >= kLeast) lead.trail_mm = tool.trail_mm;
+  lead.slowed = setting.slowed;
   if (blade && role == Role::cut) {
     lead.overcut_mm = tool.overcut_mm;
     if (setting.tabs > 0 && setting.tab_mm > 0) lead.tabs = setting.tabs, lead.tab_mm = setting.tab_mm;
@@ -438,62 +348,6 @@ Handwork handwork_of(const Plan& plan) {
     out.returns += !seen.insert(pause.load).second;
   }
   return out;
-}
-
-Vec home_of(const Machine& machine) { return {0, machine.mat.height_mm}; }
-
-Moment moment_at(const Plan& plan, const Machine& machine, double seconds) {
-  Moment now;
-  now.head = home_of(machine);
-  for (; now.pass < plan.passes.size(); ++now.pass) {
-    const Pass& pass = plan.passes[now.pass];
-    if (seconds < pass.start_s) {
-      now.hands = true;
-      return now;
-    }
-    const std::size_t n = pass.strokes.size();
-    if (n == 0) continue;
-    if (seconds >= pass.start_s + pass.seconds) {
-      now.head = pass.strokes.back().end();
-      continue;
-    }
-    const double t = seconds - pass.start_s;
-    const auto& ends = pass.stroke_end_s;
-    const auto at = static_cast<std::size_t>(std::upper_bound(ends.begin(), ends.end(), t) - ends.begin());
-    now.repeat = static_cast<int>(at / n);
-    now.stroke = at % n;
-    if (at == 0 && t < pass.marks_s + pass.ready_s) return now;  // it is being made ready
-    double into = std::max(0.0, t - (at > 0 ? ends[at - 1] : pass.marks_s + pass.ready_s)) / pass.pace.factor;
-    const auto runs_of = [&](std::size_t stroke, Vec heading) {
-      return head_runs(pass.strokes[stroke].points(), pass.strokes[stroke].closed(), pass.lead, heading);
-    };
-    Vec heading = pass.heading;
-    if (at > 0) {
-      const Stroke& last = pass.strokes[(at - 1) % n];
-      // Where it pointed before the one before matters to nothing but a prick.
-      heading = heading_after(last.points(), last.closed(), pass.lead, heading);
-      now.head = runs_of((at - 1) % n, pass.heading).back().head.back();
-    } else if (pass.turn_in) {
-      now.head = turn_in(*pass.turn_in, pass.lead).head.back();
-    }
-    for (const auto& run : runs_of(now.stroke, heading)) {
-      const Motion way({now.head, run.head.front()}, travel_limits(machine));
-      if (into < way.seconds()) {
-        now.head = way.position_at(into), now.down = false;
-        return now;
-      }
-      into -= way.seconds();
-      const Motion mark(run.head, pass_limits(machine, pass.speed_mm_s));
-      const double down_t = std::clamp(into - machine.lower_s, 0.0, mark.seconds());
-      now.head = mark.position_at(down_t);
-      now.down = true;
-      now.under_way = course_until(run, mark.way_at(down_t));
-      into -= machine.lower_s + mark.seconds() + machine.lift_s;
-      if (into < 0) return now;
-    }
-    return now;
-  }
-  return now;
 }
 
 MotionLimits travel_limits(const Machine& m) {

@@ -116,8 +116,6 @@ struct Handwork {
 };
 [[nodiscard]] Handwork handwork_of(const Plan& plan);
 
-/// Head position before the first pass: the lower left corner of the mat, HPGL's origin.
-[[nodiscard]] Vec home_of(const Machine& machine);
 [[nodiscard]] MotionLimits travel_limits(const Machine& machine);
 [[nodiscard]] MotionLimits pass_limits(const Machine& machine, double speed_mm_s);
 /// How a tool has to be led with a setting.

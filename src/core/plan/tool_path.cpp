@@ -175,7 +175,7 @@ class Trailing {
 }  // namespace
 
 std::vector<HeadRun> head_runs(const std::vector<Vec>& points, bool closed, const ToolLead& lead, Vec& heading) {
-  if (lead.plain()) return {{points, {}}};
+  if (lead.plain()) return {{points, {}, {}}};
   std::vector<HeadRun> out;
   for (const auto& course : pieces_of(without_repeats(points), closed, lead)) {
     HeadRun run;
@@ -188,9 +188,26 @@ std::vector<HeadRun> head_runs(const std::vector<Vec>& points, bool closed, cons
       if (!(lead.tip == Vec{})) run.tip = course;
     }
     for (Vec& p : run.head) p = p - lead.tip;
+    run.ceilings = ceilings_of(run.head, lead.slowed);
     out.push_back(std::move(run));
   }
   return out;
+}
+
+std::vector<double> ceilings_of(const std::vector<Vec>& head, const Slowed& slowed) {
+  if (slowed.radius_mm <= 0 || head.size() < 3) return {};
+  constexpr double kFree = 1e6;  // mm/s
+  std::vector<double> out(head.size() - 1, kFree);
+  bool any = false;
+  for (std::size_t i = 1; i + 1 < head.size(); ++i) {
+    const Vec u = head[i] - head[i - 1], v = head[i + 1] - head[i];
+    const double turn = std::abs(std::atan2(cross(u, v), dot(u, v)));
+    if (turn * slowed.radius_mm <= std::min(norm(u), norm(v))) continue;
+    for (const std::size_t move : {i - 1, i}) {
+      if (distance(head[move], head[move + 1]) < slowed.radius_mm) out[move] = slowed.speed_mm_s, any = true;
+    }
+  }
+  return any ? out : std::vector<double>{};
 }
 
 Vec heading_after(const std::vector<Vec>& points, bool closed, const ToolLead& lead, Vec before) {
@@ -208,7 +225,7 @@ Vec heading_after(const std::vector<Vec>& points, bool closed, const ToolLead& l
 HeadRun turn_in(Vec from, const ToolLead& lead) {
   const Vec to = from + kTurnedIn * std::max(kLeastTurnIn, kTurnInTrails * lead.trail_mm);
   const Vec ahead = kTurnedIn * lead.trail_mm - lead.tip;
-  return {{from + ahead, to + ahead}, {from, to}};
+  return {{from + ahead, to + ahead}, {from, to}, {}};
 }
 
 Vec turn_in_place(double mat_height_mm, double border_mm, int nth, const ToolLead& lead) {
@@ -241,7 +258,7 @@ std::vector<Vec> course_until(const HeadRun& run, double mm) {
   return out;
 }
 
-HeadRun rest_of(const HeadRun& run, double mm, const ToolLead& lead, Vec& heading) {
+HeadRun rest_of(const HeadRun& run, double mm) {
   HeadRun out;
   double at = 0;
   for (std::size_t i = 1; i < run.head.size(); ++i) {
@@ -255,12 +272,12 @@ HeadRun rest_of(const HeadRun& run, double mm, const ToolLead& lead, Vec& headin
     if (out.head.empty()) continue;
     out.head.push_back(run.head[i]);
     if (!run.tip.empty()) out.tip.push_back(run.tip[i]);
+    if (!run.ceilings.empty()) out.ceilings.push_back(run.ceilings[i - 1]);
   }
   if (out.head.empty() && !run.head.empty()) {  // nothing is left but the place
     out.head.push_back(run.head.back());
     if (!run.tip.empty()) out.tip.push_back(run.tip.back());
   }
-  if (lead.trails() && !out.head.empty()) heading = unit(out.head.front() + lead.tip - out.tip.front());
   return out;
 }
 

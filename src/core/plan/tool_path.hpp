@@ -10,7 +10,7 @@
 
 #include <vector>
 
-#include "core/geometry/vec.hpp"
+#include "core/project/project.hpp"
 
 namespace dotlane {
 
@@ -20,7 +20,9 @@ struct ToolLead {
   Vec tip;                ///< where it touches, seen from the middle of the holder, mm on the mat
   int tabs = 0;           ///< places of a closed course that are left standing, so that the part stays held
   double tab_mm = 0;
-  [[nodiscard]] bool plain() const { return trail_mm <= 0 && overcut_mm <= 0 && tip == Vec{} && tabs <= 0; }
+  Slowed slowed{};  ///< of the head's way
+  [[nodiscard]] bool slows() const { return slowed.radius_mm > 0; }
+  [[nodiscard]] bool plain() const { return trail_mm <= 0 && overcut_mm <= 0 && tip == Vec{} && tabs <= 0 && !slows(); }
   [[nodiscard]] bool trails() const { return trail_mm > 0; }
   friend bool operator==(const ToolLead&, const ToolLead&) = default;
 };
@@ -28,7 +30,8 @@ struct ToolLead {
 /// One lowering: where the head goes, and where the tip is meanwhile, point by point.
 struct HeadRun {
   std::vector<Vec> head;
-  std::vector<Vec> tip;  ///< empty where it is the head's way
+  std::vector<Vec> tip{};          ///< empty where it is the head's way
+  std::vector<double> ceilings{};  ///< of each move of the head, mm/s; empty: none
   [[nodiscard]] const std::vector<Vec>& course() const { return tip.empty() ? head : tip; }
 };
 
@@ -40,6 +43,9 @@ inline constexpr Vec kTurnedIn{1, 0};
 /// to where it points afterwards.
 [[nodiscard]] std::vector<HeadRun> head_runs(const std::vector<Vec>& points, bool closed, const ToolLead& lead,
                                              Vec& heading);
+/// Moves along a curve that is tighter than the radius, each shorter than that, have the speed as their ceiling; empty
+/// where there is none. How tight a curve is follows from how much it turns between two moves and from the shorter one.
+[[nodiscard]] std::vector<double> ceilings_of(const std::vector<Vec>& head, const Slowed& slowed);
 /// Where a trailing blade points after a course.
 [[nodiscard]] Vec heading_after(const std::vector<Vec>& points, bool closed, const ToolLead& lead, Vec before);
 
@@ -56,7 +62,7 @@ inline constexpr Vec kTurnedIn{1, 0};
 /// What the tip has run through once the head has gone so far, mm.
 [[nodiscard]] std::vector<Vec> course_until(const HeadRun& run, double mm);
 
-/// What is left of a run after so many mm of the head's way; a blade's heading there is left in `heading`.
-[[nodiscard]] HeadRun rest_of(const HeadRun& run, double mm, const ToolLead& lead, Vec& heading);
+/// What is left of a run after so many mm of the head's way.
+[[nodiscard]] HeadRun rest_of(const HeadRun& run, double mm);
 
 }  // namespace dotlane

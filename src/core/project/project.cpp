@@ -109,6 +109,14 @@ bool serves(const Tool& tool, Role role) {
   return std::find(tool.serves.begin(), tool.serves.end(), role) != tool.serves.end();
 }
 
+Vec home_of(const Machine& machine) { return {0, machine.mat.height_mm}; }
+
+Affine reached(const Machine& machine) {
+  const Vec home = home_of(machine);
+  return Affine::move(home.x + machine.origin_mm.x, home.y + machine.origin_mm.y) *
+         Affine::scale(machine.scale.x, machine.scale.y) * Affine::move(-home.x, -home.y);
+}
+
 Pace pace_of(const Machine& machine, Role role) {
   const auto said = machine.pace.find(role);
   return said == machine.pace.end() ? Pace{} : said->second;

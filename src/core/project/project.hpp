@@ -135,8 +135,16 @@ struct Tool {
   Vec tip_mm;             ///< where it touches beside the middle of its holder while it sits as marked, x right, y down
   bool transfers = false;  ///< its ink is ironed on
   double sits_deg = 0;     ///< how far it is turned from there, counter-clockwise as seen from above
+  double lasts_m = 0;      ///< how far it marks until it is dry or worn out; 0: nobody knows
+  double covers_mm = 0;    ///< strokes of a fill so far apart just cover, as seen on a swatch; 0: as wide as its tip
   Unknown unknown;
   friend bool operator==(const Tool&, const Tool&) = default;
+};
+
+/// In curves tighter than a radius a tool goes no faster than this. 0 mm: it goes as fast everywhere.
+struct Slowed {
+  double radius_mm = 0, speed_mm_s = 20;
+  friend bool operator==(const Slowed&, const Slowed&) = default;
 };
 
 /// How one role is run on one stock.
@@ -147,6 +155,7 @@ struct Setting {
   int repeats = 1;
   int tabs = 0;         ///< places of each cut contour that are left standing, so that it stays held
   double tab_mm = 0.5;  ///< how wide
+  Slowed slowed{};
   Unknown unknown{};
   friend bool operator==(const Setting&, const Setting&) = default;
 };
@@ -213,7 +222,9 @@ struct Machine {
   std::vector<std::vector<ToolKind>> takes;
   /// The bar that the mat passes under: what it clears, and how far it reaches before and behind the tip, mm.
   double bar_clears_mm = 2.0, bar_reaches_mm = 25;
-  std::map<Role, Pace> pace;       ///< of passes of each role, as timed; nothing said: as planned
+  std::map<Role, Pace> pace;  ///< of passes of each role, as timed; nothing said: as planned
+  /// The head goes so many times as far as it is sent along x and y, from home, and comes down so far beside that.
+  Vec scale{1, 1}, origin_mm;
   std::vector<double> rollers_mm;  ///< middles of the rollers that hold the mat down, from its left edge; as set now
   double roller_width_mm = 12;
   Unknown unknown;
@@ -222,6 +233,14 @@ struct Machine {
   friend bool operator==(const Machine&, const Machine&) = default;
 };
 [[nodiscard]] Pace pace_of(const Machine& machine, Role role);
+/// Head position before the first pass: the lower left corner of the mat, HPGL's origin.
+[[nodiscard]] Vec home_of(const Machine& machine);
+/// Where the head really comes to when it is sent to a place, mm on the mat.
+[[nodiscard]] Affine reached(const Machine& machine);
+/// How far apart strokes may be that just cover, mm.
+[[nodiscard]] inline double covering_mm(const Tool& tool) {
+  return tool.covers_mm > 0 ? tool.covers_mm : tool.tip_width_mm;
+}
 
 /// A line on a sheet: it stands for whatever pass it is run in there, with whichever tool and however often.
 struct PassLine {
