@@ -189,7 +189,8 @@ std::vector<ReadingField> reading_fields(const Project& project, const Calibrati
 Result<Project> with_readings(Project project, const CalibrationOf& of, const Readings& readings) {
   const auto fields = reading_fields(project, of);
   for (const auto& [key, value] : readings) {
-    const auto field = std::find_if(fields.begin(), fields.end(), [&](const ReadingField& f) { return f.key == key; });
+    const auto field =
+        std::find_if(fields.begin(), fields.end(), [&wanted = key](const ReadingField& f) { return f.key == wanted; });
     if (field == fields.end()) return fail(ErrorKind::bad_request, "there is nothing called \"" + key + "\" on it");
     if (!(value >= field->low && value <= field->high))
       return fail(ErrorKind::bad_request, "\"" + key + "\" is from " + rounded_text(field->low, 2) + " to " +

@@ -74,8 +74,8 @@ TestCut test_cut_of(const Project& project, const Drawing& drawing, const Layout
     Sheet own = sheet.sheet;
     own.printed = false;
     // Windows far apart: what is tested on one sheet is seen by no other.
-    constexpr double kFar = 10'000;
-    own.window = {kFar * static_cast<double>(test.sheets.size()), 0};
+    constexpr double kApart = 10'000;
+    own.window = {kApart * static_cast<double>(test.sheets.size()), 0};
     bool any = false;
     try {
       std::vector<Region> taken;
