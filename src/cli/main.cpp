@@ -10,6 +10,7 @@
 #include "cli/guide.hpp"
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
+#include "cli/log.hpp"
 #include "cli/measure.hpp"
 #include "cli/order.hpp"
 #include "cli/pack.hpp"
@@ -89,6 +90,13 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   exercise list                jobs with a fault in them, easy ones first
   exercise open ID -o P.dotlane | exercise check ID P
                                one of them; whether what came of it would leave what is wanted (exit code 1: not yet)
+  log list [--stock ID] [--tool ID] [--role ROLE] [--project NAME] [--came-out WORD] [--real] [--most N]
+  log show N [-o P.dotlane]    a run of the logbook; its project as it was then
+  log say N [--pass N] [--came-out good|weak|strong|torn|skipped] [--weeding easy|hard] [--note TEXT]
+  log suggest --stock ID --tool ID --role ROLE [--project P]
+                               what to set now, by what came of passes before; --json: with how sure, from how many
+  log export -o FILE.jsonl|FILE.csv | log import FILE.jsonl|FILE.csv | log check
+                               all of log: [--logbook FILE], else the one in the user's data folder
   print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]
                                what is printed before it is cut, with bleed and marks: one page a sheet, as large as the sheet
   export P -o FILE             .svg .hpgl .plt .gcode .nc .png .pdf  [--sheet N] [--pass N] [--per-mm N]
@@ -358,6 +366,7 @@ int run(std::vector<std::string> words) {
   if (command == "calibrate") return calibrate(std::move(o), json);
   if (command == "exercise") return exercise(std::move(o), json);
   if (command == "workshop") return workshop(std::move(o), json);
+  if (command == "log") return log_command(std::move(o), json);
   if (command == "print") return print_command(std::move(o), json);
   if (command == "sheet") return sheet_command(std::move(o), json);
   if (command == "export") return export_command(std::move(o), json);

@@ -1,5 +1,6 @@
 #include "device/job_runner.hpp"
 
+#include <QDateTime>
 #include <QDir>
 #include <algorithm>
 #include <utility>
@@ -360,7 +361,10 @@ void JobRunner::ended(Outcome outcome, const QString& problem) {
   emit finished(record_);
 }
 
-void JobRunner::put_down(const JournalLine& line) {
+void JobRunner::put_down(JournalLine line) {
+  using Kind = JournalLine::Kind;
+  if (line.kind == Kind::pause || line.kind == Kind::loaded)
+    line.ms = static_cast<double>(QDateTime::currentMSecsSinceEpoch());
   if (journal_) pending_ += journal_text(line);
 }
 

@@ -99,7 +99,7 @@ class JobRunner : public QObject {
   void ended(Outcome outcome, const QString& problem);
   [[nodiscard]] static JobPlace place_of(const Part& part, std::size_t bytes, double run_mm);
   [[nodiscard]] JobPlace ahead_of(JobPlace place) const;
-  void put_down(const JournalLine& line);
+  void put_down(JournalLine line);
   void write();
   void allow_to(JobPlace to);
 

@@ -47,9 +47,11 @@ unsigned checksum_of(std::string_view text) {
 }
 
 std::string journal_text(const JournalHead& head) {
-  const LineJson json{{"journal", 1},        {"job", head.job},           {"project", head.project},
-                      {"file", head.file},   {"begun", head.begun},       {"instructions", head.instructions},
-                      {"bytes", head.bytes}, {"checksum", head.checksum}, {"laid_seed", head.laid_seed}};
+  LineJson json{{"journal", 1},        {"job", head.job},           {"project", head.project},
+                {"file", head.file},   {"begun", head.begun},       {"instructions", head.instructions},
+                {"bytes", head.bytes}, {"checksum", head.checksum}, {"laid_seed", head.laid_seed}};
+  if (head.rehearsed) json["rehearsed"] = true;
+  if (head.test_cut) json["test_cut"] = true;
   return json.dump(-1, ' ', false, LineJson::error_handler_t::replace) + "\n";
 }
 
@@ -64,6 +66,7 @@ std::string journal_text(const JournalLine& line) {
     if (line.place.run_mm > 0) json["run_mm"] = line.place.run_mm;
   }
   if (line.kind == Kind::done) json["seconds"] = line.seconds;
+  if (line.ms > 0) json["ms"] = line.ms;
   if (!line.text.empty()) json["text"] = line.text;
   if (line.kind == Kind::loaded) json["holders"] = line.holders;
   return json.dump(-1, ' ', false, LineJson::error_handler_t::replace) + "\n";
@@ -92,11 +95,18 @@ Result<JournalState> read_journal(const std::string& path) {
         h.file = json.value("file", std::string()), h.begun = json.value("begun", std::string());
         h.instructions = json.at("instructions").get<std::size_t>(), h.bytes = json.at("bytes").get<std::size_t>();
         h.checksum = json.at("checksum").get<unsigned>(), h.laid_seed = json.value("laid_seed", 1U);
+        h.rehearsed = json.value("rehearsed", false), h.test_cut = json.value("test_cut", false);
         continue;
       }
       const auto word = json.at("ev").get<std::string>();
       for (const auto& [kind, known] : kLineWords) {
         if (word != known) continue;
+        if (kind == Kind::part || kind == Kind::done || kind == Kind::pause || kind == Kind::loaded)
+          out.lines.push_back({.kind = kind,
+                               .number = json.value("number", 0),
+                               .place = place_from(json),
+                               .seconds = json.value("seconds", 0.0),
+                               .ms = json.value("ms", 0.0)});
         if (kind == Kind::part) {
           out.parts.push_back(place_from(json));
           out.sent = out.done = out.parts.back();

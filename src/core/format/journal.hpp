@@ -31,6 +31,8 @@ struct JournalHead {
   std::size_t instructions = 0, bytes = 0;
   unsigned checksum = 0;   ///< CRC-32 of the whole job's HPGL: the job made again must be this one
   unsigned laid_seed = 1;  ///< by which a rehearsal laid printed sheets
+  bool rehearsed = false;  ///< on the simulated cutter
+  bool test_cut = false;   ///< only small shapes in free corners
   friend bool operator==(const JournalHead&, const JournalHead&) = default;
 };
 [[nodiscard]] unsigned checksum_of(std::string_view text);
@@ -43,6 +45,7 @@ struct JournalLine {
   double seconds = 0;                  ///< done: on the cutter's clock, of all parts
   std::string text{};                  ///< card: the point acknowledged; lost: why; end: the outcome
   std::vector<std::string> holders{};  ///< loaded
+  double ms = 0;                       ///< pause, loaded: the time, milliseconds since 1970; 0: nobody said
 };
 
 struct JournalState {
@@ -53,6 +56,7 @@ struct JournalState {
   std::vector<std::string> cards;  ///< points acknowledged
   bool unloaded = false;           ///< the mat was taken out: register is lost
   std::string outcome;             ///< empty while it has none
+  std::vector<JournalLine> lines;  ///< what was done, and when hands were waited for, in order
   [[nodiscard]] bool broken_off() const { return outcome.empty() && !unloaded; }
 };
 

@@ -137,7 +137,7 @@ Verdict judge(const Lesson& lesson, const Derived& tried, const Job& job, const 
   for (const auto& pass : derive(lesson.goal, cache).plan.passes) {
     for (const auto& stroke : pass.strokes) wanted.push_back(run_of(pass.role, pass.load, stroke.points()));
   }
-  if (lesson.anywhere) {
+  if (lesson.anywhere && !marks.empty() && !wanted.empty()) {
     const Vec by = around(marks).centre() - around(wanted).centre();
     for (auto& course : wanted) {
       for (Vec& p : course.points) p = p + by;

@@ -1,0 +1,81 @@
+#include "core/logbook/advice.hpp"
+
+#include <algorithm>
+
+namespace dotlane {
+namespace {
+
+/// Stocks are of one kind when their ids begin alike: "cover-65", "cover-80".
+std::string kind_of(const std::string& id) { return id.substr(0, id.find('-')); }
+
+double median_of(std::vector<double> values) {
+  std::sort(values.begin(), values.end());
+  return values[values.size() / 2];
+}
+
+}  // namespace
+
+TriedStocks tried_stocks(const Project& project, const std::vector<LoggedRun>& runs, const std::string& tool,
+                         Role role) {
+  TriedStocks out;
+  for (const auto& stock : project.stocks) {
+    const Setting preset = setting_for(stock, role);
+    out.stocks.push_back(
+        {stock.id, kind_of(stock.id), stock.thickness_mm, stock.grammage_gsm, preset.force_gf, preset.depth});
+  }
+  for (const auto& run : runs) {
+    for (const auto& pass : run.passes) {
+      if (pass.tool != tool || pass.role != role) continue;
+      if (pass.came_out == CameOut::unsaid || pass.came_out == CameOut::skipped) continue;
+      auto at = std::find_if(out.stocks.begin(), out.stocks.end(),
+                             [&](const KnownStock& known) { return known.id == pass.stock; });
+      if (at == out.stocks.end()) {
+        Stock alike;
+        alike.thickness_mm = pass.thickness_mm, alike.grammage_gsm = pass.grammage_gsm;
+        const Setting general = setting_for(alike, role);
+        out.stocks.push_back(
+            {pass.stock, kind_of(pass.stock), pass.thickness_mm, pass.grammage_gsm, general.force_gf, general.depth});
+        at = std::prev(out.stocks.end());
+      }
+      out.tried.push_back(
+          {static_cast<std::size_t>(at - out.stocks.begin()), pass.force_gf, pass.depth, pass.repeats, pass.came_out});
+    }
+  }
+  return out;
+}
+
+Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs, const std::string& stock,
+                      const std::string& tool_id, Role role) {
+  const Tool* tool = find_tool(project, tool_id);
+  if (!tool) return fail(ErrorKind::bad_request, "there is no tool \"" + tool_id + "\" in the rack");
+  TriedStocks known = tried_stocks(project, runs, tool_id, role);
+  const auto at =
+      std::find_if(known.stocks.begin(), known.stocks.end(), [&](const KnownStock& s) { return s.id == stock; });
+  if (at == known.stocks.end()) return fail(ErrorKind::bad_request, "there is no stock \"" + stock + "\"");
+  const auto which = static_cast<std::size_t>(at - known.stocks.begin());
+  CutModel::Limits limits;
+  limits.least_gf = tool->min_force_gf;
+  limits.most_gf = std::min(std::max(tool->max_force_gf, tool->min_force_gf), project.machine.max_force_gf);
+  if (tool->kind != ToolKind::blade || at->preset_depth <= 0) limits.most_depth = 0;
+  Advice out;
+  std::vector<double> speeds;
+  for (const auto& run : runs) {
+    for (const auto& pass : run.passes) {
+      if (pass.stock != stock || pass.tool != tool_id || pass.role != role) continue;
+      if (pass.came_out == CameOut::unsaid || pass.came_out == CameOut::skipped) continue;
+      ++out.from_runs;
+      if (pass.came_out == CameOut::good) speeds.push_back(pass.speed_mm_s);
+    }
+  }
+  const CutModel model(std::move(known.stocks), known.tried);
+  const CutModel::Setting best = model.best(which, limits);
+  out.force_gf = best.force_gf, out.depth = best.depth, out.repeats = best.repeats;
+  out.confidence = best.clean;
+  out.spread = best.spread;
+  out.next_test = model.next_test(which, limits);
+  const Stock* shelf = find_stock(project, stock);
+  out.speed_mm_s = !speeds.empty() ? median_of(speeds) : setting_for(shelf ? *shelf : Stock{}, role).speed_mm_s;
+  return out;
+}
+
+}  // namespace dotlane
