@@ -11,6 +11,9 @@
 #include "app/application.hpp"
 #include "app/dialogs.hpp"
 #include "app/ledger/ledger_actions.hpp"
+#include "app/log/log_ledger.hpp"
+#include "app/log/log_panel.hpp"
+#include "app/log/log_view.hpp"
 #include "app/make/make_panel.hpp"
 #include "app/make/steps_ledger.hpp"
 #include "app/panels/recipe_panel.hpp"
@@ -44,7 +47,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   // Within what the screen has free, whatever its size and scale.
   const QRect room = screen() ? screen()->availableGeometry() : QRect(0, 0, 1280, 800);
   resize(std::min(1280, room.width()), std::min(800, room.height() - style()->pixelMetric(QStyle::PM_TitleBarHeight)));
-  run_ = new RunController(session_, link ? std::move(link) : std::make_unique<SimCutterLink>(), this);
+  log_ = new LogDesk(this);
+  run_ = new RunController(session_, *log_, link ? std::move(link) : std::make_unique<SimCutterLink>(), this);
 
   typing_ = new Typing(session_, this);
 
@@ -64,6 +68,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   ledgers_->addWidget(new PartsLedger(*desk_, ledgers_));
   making_ = new MakeDesk(session_, this);
   ledgers_->addWidget(new StepsLedger(*making_, ledgers_));
+  auto* log_ledger = new LogLedger(*log_, ledgers_);
+  ledgers_->addWidget(log_ledger);
   grid->addWidget(ledgers_, 1, 0);
   auto* middle = new QWidget(centre);
   auto* stack = new QVBoxLayout(middle);
@@ -77,6 +83,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   tables_->addWidget(sheets_);
   make_ = new MakeView(*making_, tables_);
   tables_->addWidget(make_);
+  season_ = new LogView(*log_, tables_);
+  tables_->addWidget(season_);
   photograph_ = new PhotographView(session_, tables_);
   tables_->addWidget(photograph_);
   stack->addWidget(tables_, 1);
@@ -96,12 +104,14 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   panels_->addWidget(recipe_);
   auto* sheets_panel = new SheetsPanel(session_, *desk_, panels_);
   panels_->addWidget(sheets_panel);
-  passes_ = new PassesPanel(session_, panels_);
+  passes_ = new PassesPanel(session_, *log_, panels_);
   panels_->addWidget(passes_);
-  auto* run_panel = new RunPanel(session_, *run_, panels_);
+  auto* run_panel = new RunPanel(session_, *run_, *log_, panels_);
   panels_->addWidget(run_panel);
   auto* make_panel = new MakePanel(session_, *making_, panels_);
   panels_->addWidget(make_panel);
+  auto* log_panel = new LogPanel(session_, *log_, panels_);
+  panels_->addWidget(log_panel);
   look_ = new SecondLook(session_, panels_);
   panels_->addWidget(look_);
   grid->addWidget(right_, 1, 2);
@@ -135,6 +145,10 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   });
   practice_ = new Practice(
       session_, *run_, actions_, *notice_, *exercise, [this](std::function<void()> then) { afterSaving(then); }, this);
+  connect(log_, &LogDesk::said, notice_, &Notice::say);
+  connect(log_ledger, &LogLedger::wayPicked, this,
+          [this](bool worked) { worked ? season_->showWorked(session_.project()) : season_->showSeason(); });
+  connect(log_panel, &LogPanel::againAsked, this, &MainWindow::openAgain);
   connect(practice_, &Practice::draftAsked, this, [this] { setStage(Stage::draft); });
   connect(run_panel, &RunPanel::exercisesAsked, this,
           [this] { actions_.find(QStringLiteral("exercises"))->trigger(); });
@@ -307,11 +321,12 @@ void MainWindow::watchRun() {
 void MainWindow::setStage(Stage stage) {
   stage_ = stage;
   bench_->setOnMats(stage != Stage::draft);
-  const int at = stage == Stage::sheets ? 1 : stage == Stage::make ? 2 : 0;
+  const int at = stage == Stage::sheets ? 1 : stage == Stage::make ? 2 : stage == Stage::log ? 3 : 0;
   const QWidget* focus = focusWidget();
   const bool held = focus && (tables_->currentWidget() == focus || tables_->currentWidget()->isAncestorOf(focus));
   // What is selected does not show there, so nothing is that keys could remove unseen.
-  if (stage == Stage::make) session_.select({});
+  if (stage == Stage::make || stage == Stage::log) session_.select({});
+  if (stage == Stage::log) log_->refresh();
   making_->setOn(stage == Stage::make);
   ledgers_->setCurrentIndex(at);
   tables_->setCurrentIndex(at);
@@ -526,6 +541,7 @@ void MainWindow::addViewActions() {
   actions_.add("stage-passes", tr("Go to Passes"), Qt::ALT | Qt::Key_3, [this] { setStage(Stage::passes); });
   actions_.add("stage-run", tr("Go to Run"), Qt::ALT | Qt::Key_4, [this] { setStage(Stage::run); });
   actions_.add("stage-make", tr("Go to Make"), Qt::ALT | Qt::Key_5, [this] { setStage(Stage::make); });
+  actions_.add("stage-log", tr("Go to the logbook"), Qt::ALT | Qt::Key_6, [this] { setStage(Stage::log); });
   actions_.add(
       "make-place", tr("Say that the part looked for is in its place, or not after all"), Qt::Key_Return,
       [this] { making_->toggleInPlace(); }, make_);

@@ -10,6 +10,7 @@
 #include "app/lanes/lanes.hpp"
 #include "app/ledger/ledger.hpp"
 #include "app/lettering/lettering_actions.hpp"
+#include "app/log/log_desk.hpp"
 #include "app/make/make_view.hpp"
 #include "app/notice.hpp"
 #include "app/panels/passes_panel.hpp"
@@ -37,6 +38,8 @@ class MainWindow : public QMainWindow {
   [[nodiscard]] SheetsView& sheets() { return *sheets_; }
   [[nodiscard]] SheetDesk& desk() { return *desk_; }
   [[nodiscard]] MakeView& make() { return *make_; }
+  [[nodiscard]] LogDesk& log() { return *log_; }
+  [[nodiscard]] class LogView& season() { return *season_; }
   [[nodiscard]] Typing& typing() { return *typing_; }
   [[nodiscard]] Lanes& lanes() { return *lanes_; }
   [[nodiscard]] Actions& actions() { return actions_; }
@@ -64,7 +67,8 @@ class MainWindow : public QMainWindow {
   void foldLanes(bool on);
   /// What the stage keeps of that: where all mats or the figure want the room, it is another.
   [[nodiscard]] bool& lanesFolded() {
-    return stage_ == Stage::sheets || stage_ == Stage::make ? room_folded_ : lanes_folded_;
+    const bool wants_room = stage_ == Stage::sheets || stage_ == Stage::make || stage_ == Stage::log;
+    return wants_room ? room_folded_ : lanes_folded_;
   }
   /// What zooms now.
   [[nodiscard]] Table& table();
@@ -78,6 +82,8 @@ class MainWindow : public QMainWindow {
   void afterSaving(const std::function<void()>& then);
   void exportTo(const QString& path);
   void chooseGcodeProfile();
+  /// The project of a run as it was, as a new one.
+  void openAgain(const QString& text, const QString& name);
   void remember(const QString& path);
   void watchRun();
   void takeUpRun(const BrokenRun& run);
@@ -91,6 +97,8 @@ class MainWindow : public QMainWindow {
   Bench* bench_;
   SheetDesk* desk_;
   SheetsView* sheets_;
+  LogDesk* log_;
+  class LogView* season_;
   MakeDesk* making_;
   MakeView* make_;
   class PhotographView* photograph_;

@@ -13,6 +13,7 @@
 #include "app/sheets/photograph_view.hpp"
 #include "app/units.hpp"
 #include "core/format/files.hpp"
+#include "core/format/project_json.hpp"
 #include "core/layout/shelf.hpp"
 #include "render/job_export.hpp"
 #include "render/picture_file.hpp"
@@ -230,6 +231,19 @@ void MainWindow::chooseGcodeProfile() {
   notice_->say(tr("G-code follows the profile %1 from now on.")
                    .arg(profile->name.empty() ? QFileInfo(files.front()).fileName() : qs(profile->name)),
                false);
+}
+
+void MainWindow::openAgain(const QString& text, const QString& name) {
+  afterSaving([this, text, name] {
+    session_.aside([this, text, name] {
+      auto project = std::make_shared<Result<Project>>(project_from_json(text.toStdString(), name.toStdString()));
+      return [this, project] {
+        if (!*project) return notice_->say(qs(project->error().line()), true);
+        session_.openMade(std::move(**project));
+        setStage(Stage::run);
+      };
+    });
+  });
 }
 
 void MainWindow::remember(const QString& path) {

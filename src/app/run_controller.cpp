@@ -10,7 +10,9 @@
 #include "app/run_shelf.hpp"
 #include "core/format/project_json.hpp"
 #include "core/layout/test_cut.hpp"
+#include "core/logbook/log_run.hpp"
 #include "device/run_again.hpp"
+#include "render/sheet_export.hpp"
 
 namespace dotlane {
 
@@ -34,8 +36,8 @@ double share_by_chance(unsigned seed) {
 
 }  // namespace
 
-RunController::RunController(Session& session, std::unique_ptr<CutterLink> link, QObject* parent)
-    : QObject(parent), session_(session), runner_(std::move(link)) {
+RunController::RunController(Session& session, LogDesk& log, std::unique_ptr<CutterLink> link, QObject* parent)
+    : QObject(parent), session_(session), log_(log), runner_(std::move(link)) {
   connect(&runner_, &JobRunner::moved, this, [this](const HeadState& head) {
     head_ = head;
     emit moved();
@@ -70,8 +72,25 @@ void RunController::judge() {
     return [self, found, job] {
       if (!self || self->state_ != State::over || self->runner_.job() != job) return;
       self->outcome_ = found;
+      self->writeDown(found);
       emit self->stateChanged();
     };
+  });
+}
+
+void RunController::writeDown(const OutcomeReport& found) {
+  const auto job = runner_.job();
+  if (!job || !run_project_ || !run_text_ || world_) return;  // an exercise is nobody's own work
+  const RunRecord& record = runner_.record();
+  LoggedRun run = dotlane::logged(*run_project_, *job, runner_.journal(), &record, &found);
+  const auto picture = [project = run_project_, of = run_of_, record = std::make_shared<const RunRecord>(record)] {
+    return run_picture(*project, of.get(), *record);
+  };
+  log_.keep(run, run_text_, picture, [self = QPointer<RunController>(this), job, run](std::int64_t id) {
+    if (!self || self->runner_.job() != job || self->state_ != State::over) return;
+    self->logged_ = run;
+    self->logged_->id = id;
+    emit self->stateChanged();
   });
 }
 
@@ -97,6 +116,7 @@ void RunController::goOn() {
   if (!canGoOn()) return;
   problem_.clear();
   outcome_.reset();
+  logged_.reset();
   set(State::running);
   runner_.goOn();
 }
@@ -111,6 +131,7 @@ void RunController::goOnAfter(std::size_t strokes) {
   }
   problem_.clear();
   outcome_.reset();
+  logged_.reset();
   set(State::running);
   runner_.goOnAt({at, 0});
 }
@@ -155,6 +176,8 @@ void RunController::takeUp(const QString& folder) {
   problem_.clear();
   outcome_.reset();
   run_of_.reset();
+  run_project_.reset(), run_text_.reset();
+  logged_.reset();
   plan_ = std::make_shared<const Plan>();
   print_.reset();
   lies_.clear();
@@ -172,6 +195,8 @@ void RunController::takeUp(const QString& folder) {
             return;
           }
           const auto job = (*again)->papers.job;
+          self->run_project_ = std::make_shared<const Project>((*again)->project);
+          self->run_text_ = std::make_shared<const std::string>((*again)->papers.project);
           self->plan_ = std::shared_ptr<const Plan>(job, &job->plan);
           for (const auto& sheet : job->printed) self->lies_[sheet.sheet] = sheet.placement;
           const JournalState state = (*again)->state;
@@ -267,6 +292,9 @@ void RunController::startTest() {
 void RunController::begin(const std::shared_ptr<const Derived>& derived) {
   if (derived->plan.passes.empty()) return;
   run_of_ = derived;
+  run_project_ = std::shared_ptr<const Project>(derived, &derived->project);
+  run_text_.reset();
+  logged_.reset();
   plan_ = std::shared_ptr<const Plan>(derived, &derived->plan);
   head_ = {};
   head_.position = home_of(session_.project().machine);
@@ -281,17 +309,20 @@ void RunController::begin(const std::shared_ptr<const Derived>& derived) {
   session_.aside(
       [self = QPointer<RunController>(this), derived, seed = ++runs_,
        file = session_.modified() || testing_ ? QString() : session_.path(), landing = landing_, fault = fault_,
-       world = world_] {
+       world = world_, rehearsed = runner_.capabilities().rehearses, test = testing_] {
         auto job = std::make_shared<Job>(compile(derived->plan, derived->project.machine));
         job->printed = laid_by_chance(derived->project, derived->layout, derived->plan, seed);
         Physics physics = world ? world(derived->project) : physics_of(derived->project, landing);
         physics.seed = seed;
         if (fault) physics.faults.push_back({*fault, derived->plan.running_seconds() * share_by_chance(seed)});
-        auto papers = std::make_shared<RunPapers>(
-            papers_of(job, head_of(*derived, file, seed), to_json(derived->project), std::move(physics)));
+        JournalHead head = head_of(*derived, file, seed);
+        head.rehearsed = rehearsed, head.test_cut = test;
+        auto papers =
+            std::make_shared<RunPapers>(papers_of(job, std::move(head), to_json(derived->project), std::move(physics)));
         return [self, papers] {
           if (!self || !self->starting_) return;  // cancelled meanwhile
           self->starting_ = false;
+          self->run_text_ = std::make_shared<const std::string>(papers->project);
           for (const auto& sheet : papers->job->printed) self->lies_[sheet.sheet] = sheet.placement;
           if (!self->lies_.empty()) emit self->stateChanged();
           self->runner_.start(std::move(*papers), new_run_folder());

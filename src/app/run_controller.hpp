@@ -7,6 +7,7 @@
 #include <optional>
 
 #include "app/awake.hpp"
+#include "app/log/log_desk.hpp"
 #include "app/session.hpp"
 #include "core/job/outcome.hpp"
 #include "device/job_runner.hpp"
@@ -19,7 +20,8 @@ class RunController : public QObject {
  public:
   enum class State { idle, running, held, paused, over };
 
-  RunController(Session& session, std::unique_ptr<CutterLink> link, QObject* parent = nullptr);
+  /// Runs are written down in `log`.
+  RunController(Session& session, LogDesk& log, std::unique_ptr<CutterLink> link, QObject* parent = nullptr);
 
   [[nodiscard]] State state() const { return state_; }
   [[nodiscard]] const Plan& plan() const { return *plan_; }  ///< of this run
@@ -59,6 +61,9 @@ class RunController : public QObject {
   [[nodiscard]] double secondsLeft() const;
   [[nodiscard]] bool active() const { return state_ != State::idle && state_ != State::over; }
 
+  /// The run that is over, once it stands in the logbook; and what was said of it since.
+  [[nodiscard]] const std::optional<LoggedRun>& logged() const { return logged_; }
+
   void setTimeScale(double scale);
   /// What is to go wrong in the next rehearsal, by chance; `landing`: tools land a little off.
   void setWhatIf(bool landing, std::optional<FaultKind> fault) { landing_ = landing, fault_ = fault; }
@@ -97,15 +102,20 @@ class RunController : public QObject {
  private:
   void set(State state);
   void judge();
+  void writeDown(const OutcomeReport& found);
   void begin(const std::shared_ptr<const Derived>& derived);
   void jumpTo(std::size_t pass);
 
   Session& session_;
+  LogDesk& log_;
   JobRunner runner_;
   Awake awake_;
   State state_ = State::idle;
   World world_;
   std::shared_ptr<const Derived> run_of_;
+  std::shared_ptr<const Project> run_project_;
+  std::shared_ptr<const std::string> run_text_;  // the project file as it was
+  std::optional<LoggedRun> logged_;
   std::shared_ptr<const Plan> plan_ = std::make_shared<const Plan>();
   std::shared_ptr<const Print> print_;
   std::map<int, Affine> lies_;

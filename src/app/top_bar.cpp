@@ -183,11 +183,9 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
   menu_ = new QMenu(project_);
   project_->setMenu(menu_);
   row->addWidget(project_);
-  const std::pair<Stage, QString> stages[] = {{Stage::draft, tr("Draft")},
-                                              {Stage::sheets, tr("Sheets")},
-                                              {Stage::passes, tr("Passes")},
-                                              {Stage::run, tr("Run")},
-                                              {Stage::make, tr("Make")}};
+  const std::pair<Stage, QString> stages[] = {{Stage::draft, tr("Draft")},   {Stage::sheets, tr("Sheets")},
+                                              {Stage::passes, tr("Passes")}, {Stage::run, tr("Run")},
+                                              {Stage::make, tr("Make")},     {Stage::log, tr("Log")}};
   for (const auto& [stage, word] : stages) {
     auto* pill = new StagePill(word, this);
     pill->setObjectName(QStringLiteral("stage%1").arg(static_cast<int>(stage)));

@@ -11,7 +11,7 @@
 
 namespace dotlane {
 
-enum class Stage { draft, sheets, passes, run, make };
+enum class Stage { draft, sheets, passes, run, make, log };
 
 /// A pill with a word and, quieter, how things stand.
 class StagePill : public QAbstractButton {

@@ -5,9 +5,11 @@
 #include "cli/input.hpp"
 #include "core/format/files.hpp"
 #include "core/logbook/advice.hpp"
+#include "core/logbook/learned.hpp"
 #include "core/logbook/logbook_text.hpp"
 #include "core/logbook/places.hpp"
 #include "core/project/presets.hpp"
+#include "core/road.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane::cli {
@@ -171,17 +173,75 @@ int say(Logbook& book, Options o) {
   return 0;
 }
 
+/// The project with what was learned of the machine's pace.
+int pace(const Logbook& book, Options o, bool json) {
+  const auto out = o.value("-o");
+  Project project = load(o.positional("the project")).project;
+  o.finish();
+  const auto learned = learned_pace(need(book.runs({.rehearsed = false})), project.machine.name);
+  Json list = Json::array();
+  std::string text;
+  for (const auto& [role, now] : learned) {
+    list.push_back({{"role", word(role)}, {"factor", round4(now.factor)}, {"spread", round4(now.spread)}});
+    text += padded_to(std::string(word(role)), 8) + rounded_text(100 * now.factor, 1) +
+            " % of the planned time, give or take " + rounded_text(100 * now.spread, 1) + " %\n";
+    project.machine.pace[role] = now;
+  }
+  if (out) need(save_project(project, *out));
+  json ? print_json(list) : print(text.empty() ? "too few runs on a machine of that name\n" : text);
+  return 0;
+}
+
+/// How far tools have gone, and which of them will not last for the project.
+int wear(Logbook& book, Options o, bool json) {
+  const auto fresh = o.value("--new"), when = o.value("--at");
+  if (fresh) {
+    o.finish();
+    if (!when) refuse("--at WHEN is missing: since when the tool is new, as 2026-11-30T12:00:00");
+    need(book.changed(*fresh, *when));
+    return 0;
+  }
+  const Project project = load(o.positional("the project")).project;
+  o.finish();
+  DrawingCache cache;
+  const Plan plan = derive(project, cache).plan;
+  std::map<std::string, double> metres;
+  Json list = Json::array();
+  std::string text;
+  for (const auto& tool : project.tools) {
+    const double gone = metres[tool.id] = need(book.metres_of(tool.id));
+    if (gone <= 0 && tool.lasts_m <= 0) continue;
+    list.push_back({{"tool", tool.id}, {"metres", round4(gone)}, {"lasts_m", tool.lasts_m}});
+    text += padded_to(tool.name, 24) + rounded_text(gone, 2) + " m" +
+            (tool.lasts_m > 0 ? " of " + rounded_text(tool.lasts_m, 1) + " m" : "") + "\n";
+  }
+  Json ends = Json::array();
+  for (const auto& out : running_out(project, plan, metres)) {
+    ends.push_back({{"tool", out.tool},
+                    {"pass", plan.passes[out.pass].index},
+                    {"left_m", round4(out.left_m)},
+                    {"needed_m", round4(out.needed_m)}});
+    text += find_tool(project, out.tool)->name + " will not last: it ends in pass " +
+            std::to_string(plan.passes[out.pass].index) + "\n";
+  }
+  json ? print_json({{"tools", list}, {"runs_out", ends}})
+       : print(text.empty() ? "nothing has been marked yet\n" : text);
+  return 0;
+}
+
 }  // namespace
 
 int log_command(Options o, bool json) {
   const auto file = o.value("--logbook");
-  const std::string what = o.positional("list, show, export, import, suggest, say or check");
+  const std::string what = o.positional("list, show, export, import, suggest, pace, wear, say or check");
   const std::string path = file.value_or(logbook_path());
   Logbook book = need(Logbook::open(path));
   if (what == "list") return list(book, std::move(o), json);
   if (what == "show") return show(book, std::move(o), json);
   if (what == "suggest") return suggest(book, std::move(o), json);
   if (what == "say") return say(book, std::move(o));
+  if (what == "pace") return pace(book, std::move(o), json);
+  if (what == "wear") return wear(book, std::move(o), json);
   if (what == "export") {
     const auto out = o.value("-o");
     o.finish();
@@ -224,7 +284,7 @@ int log_command(Options o, bool json) {
          : print(found.empty() ? std::to_string(runs) + " runs, sound\n" : found + "\n");
     return found.empty() ? 0 : 1;
   }
-  refuse("log takes list, show, export, import, suggest, say or check, not \"" + what + "\"");
+  refuse("log takes list, show, export, import, suggest, pace, wear, say or check, not \"" + what + "\"");
 }
 
 }  // namespace dotlane::cli

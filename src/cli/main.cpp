@@ -95,6 +95,9 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   log say N [--pass N] [--came-out good|weak|strong|torn|skipped] [--weeding easy|hard] [--note TEXT]
   log suggest --stock ID --tool ID --role ROLE [--project P]
                                what to set now, by what came of passes before; --json: with how sure, from how many
+  log pace P [-o P2.dotlane]   how long the machine really takes, by role, taken over
+  log wear P | log wear --new TOOL --at WHEN
+                               how far tools have gone since they were new, and what will not last for P
   log export -o FILE.jsonl|FILE.csv | log import FILE.jsonl|FILE.csv | log check
                                all of log: [--logbook FILE], else the one in the user's data folder
   print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]

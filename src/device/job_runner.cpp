@@ -115,6 +115,7 @@ void JobRunner::start(RunPapers papers, const QString& folder) {
   record_ = {};
   part_ = 0;
   starts_.clear();
+  lines_.clear();
   made_.reset();
   done_ = sent_ = {};
   seconds_ = 0;
@@ -154,6 +155,7 @@ bool JobRunner::takeUp(RunPapers papers, const QString& folder, const JournalSta
   record_ = {};
   record_.outcome = Outcome::failed;
   starts_ = state.parts;
+  lines_ = state.lines;
   part_ = static_cast<int>(starts_.size());
   made_.reset();
   done_ = state.done, sent_ = state.sent;
@@ -365,7 +367,19 @@ void JobRunner::put_down(JournalLine line) {
   using Kind = JournalLine::Kind;
   if (line.kind == Kind::pause || line.kind == Kind::loaded)
     line.ms = static_cast<double>(QDateTime::currentMSecsSinceEpoch());
+  if (line.kind == Kind::part || line.kind == Kind::done || line.kind == Kind::pause || line.kind == Kind::loaded)
+    lines_.push_back(line);
   if (journal_) pending_ += journal_text(line);
+}
+
+JournalState JobRunner::journal() const {
+  JournalState out;
+  out.head = papers_.head;
+  out.parts = starts_;
+  out.sent = sent_, out.done = done_, out.seconds = seconds_;
+  if (!running_ && record_.outcome != Outcome::failed) out.outcome = word(record_.outcome);
+  out.lines = lines_;
+  return out;
 }
 
 void JobRunner::write() {

@@ -41,6 +41,8 @@ class JobRunner : public QObject {
   [[nodiscard]] std::vector<std::string> holdersNow() const;
   /// Of the run under way or over; none before the first.
   [[nodiscard]] const std::shared_ptr<const Job>& job() const { return papers_.job; }
+  /// What its journal says, or will say once it is written.
+  [[nodiscard]] JournalState journal() const;
   /// Another cutter, while nothing runs.
   void setLink(std::unique_ptr<CutterLink> link);
   /// Why nothing more is sent: the journal cannot be written. Empty while it can.
@@ -109,7 +111,8 @@ class JobRunner : public QObject {
   RunRecord record_;
   bool running_ = false, sending_ = false, cancelled_ = false;
   int part_ = 0;
-  std::vector<JobPlace> starts_;  // where each stream began
+  std::vector<JobPlace> starts_;    // where each stream began
+  std::vector<JournalLine> lines_;  // as JournalState has them
   std::shared_ptr<const Made> made_;
   JobPlace done_, sent_;
   double seconds_ = 0;

@@ -86,6 +86,32 @@ QImage outcome_image(const Project& project, const RunRecord& record, const Shee
   return image;
 }
 
+std::string run_picture(const Project& project, const Derived* derived, const RunRecord& record) {
+  constexpr double kWide = 320, kHigh = 208;  // px
+  const auto marked = [&](const Sheet& sheet) {
+    return std::any_of(record.marks.begin(), record.marks.end(), [&](const Mark& mark) {
+      return mark.mat == sheet.load && !mark.points.empty() && sheet.area.contains(mark.points.front());
+    });
+  };
+  const auto at = std::find_if(project.sheets.begin(), project.sheets.end(), marked);
+  QImage image;
+  if (at != project.sheets.end()) {
+    const double scale = std::min(kWide / at->area.width(), kHigh / at->area.height());
+    image = outcome_image(project, record, *at, scale);
+  } else if (derived && !derived->plan.passes.empty()) {
+    const Sheet* sheet = find_sheet(project, derived->plan.passes.front().sheet);
+    if (!sheet) return {};
+    const double scale = std::min(kWide / sheet->area.width(), kHigh / sheet->area.height());
+    image = sheet_image(project, *derived, {sheet->id, 0}, scale);
+  }
+  if (image.isNull()) return {};
+  QByteArray bytes;
+  QBuffer buffer(&bytes);
+  buffer.open(QIODevice::WriteOnly);
+  image.save(&buffer, "PNG");
+  return bytes.toStdString();
+}
+
 QSizeF sheet_page(const Sheet& sheet) { return {sheet.area.width() + 2 * kMargin, sheet.area.height() + 2 * kMargin}; }
 
 void paint_sheet_page(QPainter& p, const Project& project, const Derived& derived, const Sheet& sheet, int pass,

@@ -21,6 +21,9 @@ namespace dotlane {
 /// its print where it `lies`, if there is one.
 [[nodiscard]] QImage outcome_image(const Project& project, const RunRecord& record, const Sheet& sheet,
                                    double px_per_mm, const Print* print = nullptr, const Affine& lies = {});
+/// PNG of what a run left on its first sheet with marks, about 320 px wide, for the logbook; of what was planned where
+/// the cutter told no marks (`derived` may be null: then nothing).
+[[nodiscard]] std::string run_picture(const Project& project, const Derived* derived, const RunRecord& record);
 
 /// A PDF with one page a sheet, at true scale, vector lines; the page is as large as the sheet plus 10 mm around it,
 /// with a 50 mm check line and the figures in the margin. Mirrored when the plan is.

@@ -101,6 +101,17 @@ const std::map<std::string_view, const char*> kEnglish{
     {"calibrate-read/dot", "the single dot"},
     {"calibrate-read/wide", "blot {n|0}, across"},
     {"calibrate-read/high", "blot {n|0}, up and down"},
+    // --- two runs of the logbook beside each other
+    {"differ-passes", "{before|0} passes, then {after|0}."},
+    {"differ-tool", "Pass {pass}: {before}, then {after}."},
+    {"differ-stock", "Pass {pass}: on {before}, then on {after}."},
+    {"differ-force", "Pass {pass}: {before|0} gf, then {after|0} gf."},
+    {"differ-depth", "Pass {pass}: mark {before|0}, then mark {after|0}."},
+    {"differ-speed", "Pass {pass}: {before|0} mm/s, then {after|0} mm/s."},
+    {"differ-repeats", "Pass {pass}: {before|n:time:times}, then {after|n:time:times}."},
+    {"differ-better", "The later one came out better."},
+    {"differ-worse", "The earlier one came out better."},
+    {"differ-both", "{better|n:pass:passes} came out better later, {worse|n:pass:passes} worse."},
     // --- the trainer
     {"trainer/forgotten-role", "The tag of brass"},
     {"trainer-story/forgotten-role",

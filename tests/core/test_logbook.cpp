@@ -53,7 +53,8 @@ LoggedRun a_run(int n, unsigned seed = 1) {
     p.tool = k % 2 == 0 ? "pen-black" : "blade", p.tool_name = "Tool", p.tool_kind = "blade";
     p.stock = n % 2 == 0 ? "cover-65" : "felt", p.stock_name = "Cover card 65 lb";
     p.thickness_mm = 0.24, p.grammage_gsm = 175.76;
-    p.force_gf = std::round(some(random)), p.speed_mm_s = 60, p.depth = k, p.planned_s = some(random);
+    p.force_gf = std::round(some(random)), p.speed_mm_s = 60, p.depth = k, p.planned_s = some(random),
+    p.pace = 1 + k * 0.1;
     p.real_s = some(random), p.lifts = n, p.metres = some(random) / 7;
     p.came_out = kCameOut[static_cast<std::size_t>(n + k) % kCameOut.size()];
     run.passes.push_back(p);
@@ -151,7 +152,8 @@ TEST_CASE("lists are filtered as asked, newest first") {
   expect({.stock = "no'such\"stock"}, [](const LoggedRun&) { return false; });
   CHECK(book.glances({.most = 7}).value().size() == 7);
   // The worst of a run's passes stands for it.
-  for (const auto& g : book.glances().value()) {
+  const auto glances = book.glances().value();
+  for (const auto& g : glances) {
     const LoggedRun run = book.run(g.id).value();
     constexpr std::array kOrder{CameOut::torn, CameOut::weak,    CameOut::strong,
                                 CameOut::good, CameOut::skipped, CameOut::unsaid};

@@ -58,12 +58,17 @@ const CutModel::Limits kLimits{20, 350, 10, 3};
 }  // namespace
 
 TEST_CASE("after five test cuts nine in ten proposals cut clean, after twelve 97 in a hundred") {
+#ifdef DOTLANE_SANITIZED
+  constexpr std::size_t kStocks = 6;  // as many as are worth waiting for there
+#else
+  constexpr std::size_t kStocks = 30;
+#endif
   int after5 = 0, after12 = 0, all = 0, shelf = 0;
   for (const unsigned seed : {1U, 2U}) {
     const Truth truth(seed);
     std::mt19937 random(seed * 77);
     std::vector<Tried> tried;
-    for (std::size_t s = 0; s < truth.stocks.size(); ++s) {
+    for (std::size_t s = 0; s < kStocks; ++s) {
       ++all;
       shelf += truth.clean(s, CutModel(truth.stocks, {}).best(s, kLimits));
       for (int n = 1; n <= 12; ++n) {

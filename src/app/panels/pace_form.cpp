@@ -1,6 +1,8 @@
 #include "app/panels/pace_form.hpp"
 
 #include <QFormLayout>
+#include <QLocale>
+#include <QPushButton>
 #include <QVBoxLayout>
 
 #include "app/style.hpp"
@@ -14,7 +16,7 @@ constexpr Role kTimed[] = {Role::cut, Role::score, Role::draw, Role::foil, Role:
 
 }  // namespace
 
-PaceForm::PaceForm(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+PaceForm::PaceForm(Session& session, LogDesk& log, QWidget* parent) : QWidget(parent), session_(session), log_(log) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->addWidget(make_label(tr("Pace"), "heading", this));
@@ -39,6 +41,16 @@ PaceForm::PaceForm(Session& session, QWidget* parent) : QWidget(parent), session
   form->addRow(make_label(tr("role"), "quiet", this), role_);
   form->addRow(make_label(tr("takes"), "quiet", this), factor_);
   form->addRow(make_label(tr("give or take"), "quiet", this), spread_);
+  auto* learn_it = new QPushButton(tr("Learn it from the logbook"), this);
+  learn_it->setObjectName(QStringLiteral("learnPace"));
+  learn_it->setToolTip(tr("By what runs on a machine of this name really took"));
+  set_kind(learn_it, "chip");
+  column->addWidget(learn_it, 0, Qt::AlignLeft);
+  learned_ = make_label({}, "quiet", this);
+  learned_->setObjectName(QStringLiteral("paceLearned"));
+  learned_->hide();
+  column->addWidget(learned_);
+  connect(learn_it, &QPushButton::clicked, this, &PaceForm::learn);
   connect(role_, &QComboBox::activated, this, &PaceForm::update);
   connect(factor_, &NumberField::edited, this, [this](double v) { edit([v](Pace& pace) { pace.factor = v; }); });
   connect(spread_, &NumberField::edited, this, [this](double v) { edit([v](Pace& pace) { pace.spread = v / 100; }); });
@@ -55,6 +67,22 @@ void PaceForm::edit(const std::function<void(Pace&)>& change) {
   change(pace);
   if (pace == Pace{}) next.machine.pace.erase(role());
   session_.commit(std::move(next), tr("Set the pace: %1").arg(role_name(role())), "pace");
+}
+
+void PaceForm::learn() {
+  log_.learnedPace(session_.project().machine.name, [this](const std::map<Role, Pace>& found) {
+    learned_->show();
+    if (found.empty())
+      return learned_->setText(tr("Not yet: it takes three passes of a role that ran to their end on this machine."));
+    Project next = session_.project();
+    QStringList roles;
+    for (const auto& [of, pace] : found) {
+      next.machine.pace[of] = pace;
+      roles << tr("%1 × %2").arg(role_name(of), QLocale().toString(pace.factor, 'f', 2));
+    }
+    session_.commit(std::move(next), tr("Learn the pace"));
+    learned_->setText(tr("Learned: %1.").arg(roles.join(QStringLiteral(", "))));
+  });
 }
 
 void PaceForm::update() {

@@ -2,7 +2,9 @@
 #pragma once
 
 #include <QComboBox>
+#include <QLabel>
 
+#include "app/log/log_desk.hpp"
 #include "app/session.hpp"
 #include "app/widgets/number_field.hpp"
 
@@ -11,14 +13,18 @@ namespace dotlane {
 class PaceForm : public QWidget {
   Q_OBJECT
  public:
-  PaceForm(Session& session, QWidget* parent);
+  PaceForm(Session& session, LogDesk& log, QWidget* parent);
 
  private:
   void update();
   [[nodiscard]] Role role() const;
   void edit(const std::function<void(Pace&)>& change);
 
+  void learn();
+
   Session& session_;
+  LogDesk& log_;
+  QLabel* learned_;
   QComboBox* role_;
   NumberField *factor_, *spread_;
 };

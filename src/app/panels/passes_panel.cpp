@@ -35,7 +35,8 @@ QString hand_text(const Plan& plan) {
 
 }  // namespace
 
-PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes"), parent), session_(session) {
+PassesPanel::PassesPanel(Session& session, LogDesk& log, QWidget* parent)
+    : Panel(tr("Passes"), parent), session_(session) {
   setObjectName(QStringLiteral("passesPanel"));
   using Kind = NumberField::Kind;
   pass_text_ = make_label({}, "body", body());
@@ -85,6 +86,14 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
       tr("speed there"), tr("Speed in tight curves"), tr("/s"), 0.5, 1000,
       [](Setting& s, double v) { s.slowed.speed_mm_s = v; }, Kind::length);
   slow_->setObjectName(QStringLiteral("passSlowSpeed"));
+  advice_ = new AdviceLine(session_, log, pass_fields_);
+  form->addRow(advice_);
+  connect(advice_, &AdviceLine::picked, this, [this](double force, double depth, int repeats) {
+    editSetting(tr("Set what came out well"), {}, [&](Setting& s) {
+      s.force_gf = force, s.repeats = repeats;
+      if (depth > 0) s.depth = depth;
+    });
+  });
   now_ = new QCheckBox(tr("run this time"), pass_fields_);
   now_->setObjectName(QStringLiteral("passNow"));
   now_->setToolTip(tr("A pass that is not run stays in the project"));
@@ -157,7 +166,7 @@ PassesPanel::PassesPanel(Session& session, QWidget* parent) : Panel(tr("Passes")
   connect(sheets, &QPushButton::clicked, this, &PassesPanel::calibrationAsked);
   column()->addWidget(sheets, 0, Qt::AlignLeft);
   column()->addWidget(make_line(body()));
-  column()->addWidget(new PaceForm(session_, body()));
+  column()->addWidget(new PaceForm(session_, log, body()));
   column()->addStretch();
 
   connect(&session_, &Session::shown, this, &PassesPanel::update);
@@ -260,6 +269,7 @@ void PassesPanel::updatePass() {
     repeats_->setValue(s.repeats);
     depth_->setValue(s.depth);
     auto* form = static_cast<QFormLayout*>(pass_fields_->layout());
+    advice_->setPass(now);
     tabs_->setValue(s.tabs), tab_->setValue(s.tab_mm, session_.project().unit);
     slow_radius_->setValue(s.slowed.radius_mm, session_.project().unit);
     slow_->setValue(s.slowed.speed_mm_s, session_.project().unit);

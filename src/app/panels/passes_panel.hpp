@@ -4,6 +4,7 @@
 #include <QCheckBox>
 #include <QPushButton>
 
+#include "app/log/advice_line.hpp"
 #include "app/panels/panel.hpp"
 #include "app/session.hpp"
 #include "app/widgets/number_field.hpp"
@@ -13,7 +14,7 @@ namespace dotlane {
 class PassesPanel : public Panel {
   Q_OBJECT
  public:
-  PassesPanel(Session& session, QWidget* parent);
+  PassesPanel(Session& session, LogDesk& log, QWidget* parent);
   void setPass(int index);
 
  signals:
@@ -29,6 +30,7 @@ class PassesPanel : public Panel {
   [[nodiscard]] const Pass* pass() const;
 
   Session& session_;
+  AdviceLine* advice_;
   int pass_ = 0;
   QLabel* pass_text_;
   QWidget* pass_fields_;

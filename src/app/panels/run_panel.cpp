@@ -4,12 +4,14 @@
 #include <QCheckBox>
 #include <QHBoxLayout>
 #include <QLocale>
+#include <QPointer>
 #include <QSpinBox>
 #include <QTimer>
 #include <algorithm>
 #include <array>
 #include <utility>
 
+#include "app/log/came_out.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -31,8 +33,8 @@ QString fine_length_text(double mm, LengthUnit unit) {
 
 }  // namespace
 
-RunPanel::RunPanel(Session& session, RunController& run, QWidget* parent)
-    : Panel(tr("Run"), parent), session_(session), run_(run) {
+RunPanel::RunPanel(Session& session, RunController& run, LogDesk& log, QWidget* parent)
+    : Panel(tr("Run"), parent), session_(session), run_(run), log_(log) {
   setObjectName(QStringLiteral("runPanel"));
   contents_ = new QVBoxLayout;
   contents_->setSpacing(8);
@@ -178,6 +180,20 @@ void RunPanel::buildReady() {
   const auto cards = setup_cards(project, derived->layout, plan);
   addCard(cards.front(), box, card, false);
   contents_->addWidget(card);
+  auto* ends = make_label({}, "serious", body());
+  ends->setObjectName(QStringLiteral("runsOut"));
+  ends->hide();
+  contents_->addWidget(ends);
+  log_.runningOut(derived, [label = QPointer<QLabel>(ends), derived](const std::vector<RunsOut>& out) {
+    if (!label || out.empty()) return;
+    QStringList lines;
+    for (const auto& now : out)
+      lines << tr("%1 will not last: %2 m are left of it, and it ends in pass %3.")
+                   .arg(tool_name(derived->project, now.tool), QLocale().toString(std::max(0.0, now.left_m), 'f', 1))
+                   .arg(derived->plan.passes[now.pass].index);
+    label->setText(lines.join(QLatin1Char('\n')));
+    label->show();
+  });
   addNext(cards.front());
   const bool printed = std::any_of(derived->layout.sheets.begin(), derived->layout.sheets.end(),
                                    [](const LaidSheet& s) { return s.sheet.printed && !s.sheet.not_now; });
@@ -413,6 +429,10 @@ void RunPanel::buildOver() {
   for (const auto& [tool, mm] : record.marked_mm)
     figure(tool_name(session_.project(), tool), run_length_text(mm, session_.project().unit));
   contents_->addWidget(card);
+  if (run_.logged() && !run_.logged()->rehearsed) {
+    contents_->addWidget(make_label(tr("How did it come out?"), "heading", body()));
+    contents_->addWidget(new CameOutCard(log_, *run_.logged(), body()));
+  }
   addOutcome();
   if (run_.canGoOn()) addGoingOn();
   const auto& layout = session_.derived().layout;

@@ -15,7 +15,7 @@ namespace dotlane {
 class RunPanel : public Panel {
   Q_OBJECT
  public:
-  RunPanel(Session& session, RunController& run, QWidget* parent);
+  RunPanel(Session& session, RunController& run, LogDesk& log, QWidget* parent);
 
  signals:
   void printAsked();                 ///< what is printed is to be saved
@@ -44,6 +44,7 @@ class RunPanel : public Panel {
 
   Session& session_;
   RunController& run_;
+  LogDesk& log_;
   QVBoxLayout* contents_;
   CutterChoice* choice_;
   bool chosen_ = false;  // another cutter than the simulated one was run on

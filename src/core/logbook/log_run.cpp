@@ -84,7 +84,7 @@ LoggedRun logged(const Project& project, const Job& job, const JournalState& jou
     }
     p.holder = pass.holder;
     p.force_gf = pass.force_gf, p.speed_mm_s = pass.speed_mm_s, p.depth = pass.depth, p.repeats = pass.repeats;
-    p.planned_s = pass.seconds, p.real_s = real[i];
+    p.planned_s = pass.seconds, p.real_s = real[i], p.pace = pass.pace.factor;
     p.lifts = pass.lifts;
     // As far as it came.
     const double share = out.outcome == Outcome::done ? 1

@@ -46,6 +46,7 @@ ALTER TABLE runs ADD COLUMN test_cut INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE runs ADD COLUMN weeding TEXT NOT NULL DEFAULT '';
 ALTER TABLE runs ADD COLUMN note TEXT NOT NULL DEFAULT '';
 ALTER TABLE passes ADD COLUMN came_out TEXT NOT NULL DEFAULT '';
+ALTER TABLE passes ADD COLUMN pace REAL NOT NULL DEFAULT 1;
 CREATE TABLE pictures (run INTEGER PRIMARY KEY REFERENCES runs (id) ON DELETE CASCADE, png BLOB NOT NULL) STRICT;
 CREATE TABLE photos (
   run INTEGER NOT NULL REFERENCES runs (id) ON DELETE CASCADE, file TEXT NOT NULL, PRIMARY KEY (run, file))
@@ -53,6 +54,7 @@ CREATE TABLE photos (
 )",
                             // 3: when blades, tips and pens were changed for new ones
                             R"(
+CREATE INDEX passes_by_tool ON passes (tool);
 CREATE TABLE changes (tool TEXT NOT NULL, at TEXT NOT NULL, PRIMARY KEY (tool, at)) STRICT, WITHOUT ROWID;
 )"};
 
@@ -183,7 +185,7 @@ class Details {
   explicit Details(Database& database)
       : passes_(database,
                 "SELECT pass, role, tool, tool_name, tool_kind, stock, stock_name, thickness_mm, grammage_gsm, holder, "
-                "force_gf, speed_mm_s, depth, repeats, planned_s, real_s, lifts, metres, came_out FROM passes "
+                "force_gf, speed_mm_s, depth, repeats, planned_s, real_s, lifts, metres, came_out, pace FROM passes "
                 "WHERE run = ? ORDER BY pass"),
         pauses_(database, "SELECT number, planned_s, real_s FROM pauses WHERE run = ? ORDER BY number"),
         sheets_(database,
@@ -204,6 +206,7 @@ class Details {
       p.planned_s = passes_.real(14), p.real_s = passes_.real(15);
       p.lifts = static_cast<int>(passes_.integer(16)), p.metres = passes_.real(17);
       p.came_out = came_out_from(passes_.text(18)).value_or(CameOut::unsaid);
+      p.pace = passes_.real(19);
       run.passes.push_back(std::move(p));
     }
     passes_.reset();
@@ -324,7 +327,7 @@ Result<std::int64_t> Logbook::keep(const LoggedRun& run, std::string_view projec
     Statement pass(d,
                    "INSERT INTO passes (run, pass, role, tool, tool_name, tool_kind, stock, stock_name, thickness_mm, "
                    "grammage_gsm, holder, force_gf, speed_mm_s, depth, repeats, planned_s, real_s, lifts, metres, "
-                   "came_out) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
+                   "came_out, pace) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
     for (const auto& p : run.passes) {
       const auto at = static_cast<std::size_t>(std::max(0, p.index));
       const bool before = at < said.size() && !said[at].empty() && p.came_out == CameOut::unsaid;
@@ -333,7 +336,7 @@ Result<std::int64_t> Logbook::keep(const LoggedRun& run, std::string_view projec
       pass.bind(std::string_view(p.stock_name)).bind(p.thickness_mm).bind(p.grammage_gsm).bind(p.holder);
       pass.bind(p.force_gf).bind(p.speed_mm_s).bind(p.depth).bind(p.repeats).bind(p.planned_s).bind(p.real_s);
       pass.bind(p.lifts).bind(p.metres);
-      pass.bind(before ? std::string_view(said[at]) : word(p.came_out)).run();
+      pass.bind(before ? std::string_view(said[at]) : word(p.came_out)).bind(p.pace).run();
     }
     Statement pause(d, "INSERT INTO pauses (run, number, planned_s, real_s) VALUES (?, ?, ?, ?)");
     for (const auto& p : run.pauses) pause.bind(id).bind(p.number).bind(p.planned_s).bind(p.real_s).run();
@@ -429,6 +432,22 @@ Result<std::int64_t> Logbook::count() const {
     Statement row(*database_, "SELECT count(*) FROM runs");
     row.step();
     return row.integer(0);
+  });
+}
+
+Result<Logbook::Known> Logbook::known() const {
+  return guarded([&] {
+    Known out;
+    const auto named = [&](const char* id, const char* name, auto& into) {
+      Statement row(*database_,
+                    std::string("SELECT ") + id + ", max(" + name + ") FROM passes GROUP BY " + id + " ORDER BY 2, 1");
+      while (row.step()) into.emplace_back(row.text(0), row.text(1));
+    };
+    named("stock", "stock_name", out.stocks);
+    named("tool", "tool_name", out.tools);
+    for (Statement row(*database_, "SELECT DISTINCT project FROM runs ORDER BY 1"); row.step();)
+      out.projects.push_back(row.text(0));
+    return out;
   });
 }
 

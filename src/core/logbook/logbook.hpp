@@ -17,7 +17,7 @@ class Database;
 /// Which runs; what is empty or unsaid is not asked for.
 struct RunFilter {
   std::string stock{}, tool{}, project{};  ///< ids of stock and tool; the project's name
-  std::optional<CameOut> came_out{};   ///< of any of its passes
+  std::optional<CameOut> came_out{};       ///< of any of its passes
   std::optional<Role> role{};
   bool rehearsed = true;  ///< those of the simulated cutter as well
   std::size_t most = 0;   ///< the newest so many; 0: all
@@ -54,6 +54,12 @@ class Logbook {
   [[nodiscard]] Result<std::string> project_of(std::int64_t id) const;  ///< the file as it was
   [[nodiscard]] Result<std::string> picture_of(std::int64_t id) const;  ///< PNG; empty: none
   [[nodiscard]] Result<std::int64_t> count() const;
+  /// What there is to filter by: ids with the name that was last used, by name; projects by name.
+  struct Known {
+    std::vector<std::pair<std::string, std::string>> stocks, tools;
+    std::vector<std::string> projects;
+  };
+  [[nodiscard]] Result<Known> known() const;
 
   Result<void> say(std::int64_t run, int pass, CameOut out);
   Result<void> say(std::int64_t run, Weeding weeding);

@@ -27,6 +27,7 @@ LogJson from_pass(const LoggedPass& p) {
           {"repeats", p.repeats},
           {"planned_s", p.planned_s},
           {"real_s", p.real_s},
+          {"pace", p.pace},
           {"lifts", p.lifts},
           {"metres", p.metres},
           {"came_out", word(p.came_out)}};
@@ -120,6 +121,7 @@ LoggedPass to_pass(const LogJson& json) {
   p.force_gf = r.number("force_gf"), p.speed_mm_s = r.number("speed_mm_s"), p.depth = r.number("depth");
   p.repeats = r.count("repeats");
   p.planned_s = r.number("planned_s"), p.real_s = r.number("real_s");
+  if (json.contains("pace")) p.pace = r.number("pace");
   p.lifts = r.count("lifts"), p.metres = r.number("metres");
   const auto came_out = came_out_from(r.text("came_out"));
   if (!came_out) wrong("\"" + r.text("came_out") + "\" is no way to come out");

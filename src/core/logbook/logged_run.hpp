@@ -36,6 +36,7 @@ struct LoggedPass {
   double force_gf = 0, speed_mm_s = 0, depth = 0;
   int repeats = 1;
   double planned_s = 0, real_s = 0;  ///< real: on the machine's own clock; 0 where nobody knows
+  double pace = 1;                   ///< of the machine in this role, as it was known then: it is in what was planned
   int lifts = 0;
   double metres = 0;  ///< marked
   CameOut came_out = CameOut::unsaid;

@@ -1,0 +1,73 @@
+#include "app/log/advice_line.hpp"
+
+#include <QLocale>
+#include <QVBoxLayout>
+
+#include "app/style.hpp"
+#include "app/units.hpp"
+#include "app/widgets/paint_widgets.hpp"
+
+namespace dotlane {
+
+AdviceLine::AdviceLine(Session& session, LogDesk& desk, QWidget* parent)
+    : QWidget(parent), session_(session), desk_(desk) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 4, 0, 2);
+  column->setSpacing(3);
+  text_ = make_label({}, "quiet", this);
+  text_->setObjectName(QStringLiteral("advice"));
+  column->addWidget(text_);
+  set_ = new QPushButton(tr("Set it"), this);
+  set_->setObjectName(QStringLiteral("takeAdvice"));
+  set_kind(set_, "chip");
+  column->addWidget(set_, 0, Qt::AlignLeft);
+  connect(set_, &QPushButton::clicked, this, [this] {
+    if (advice_) emit picked(advice_->force_gf, advice_->depth, advice_->repeats);
+  });
+  connect(&desk_, &LogDesk::changed, this, [this] { asked_.clear(); });  // more is known
+  hide();
+}
+
+void AdviceLine::setPass(const Pass* pass) {
+  const Sheet* sheet = pass ? find_sheet(session_.project(), pass->sheet) : nullptr;
+  if (!sheet) {
+    asked_.clear(), advice_.reset();
+    return hide();
+  }
+  force_ = pass->force_gf, depth_ = pass->depth, repeats_ = pass->repeats;
+  const std::string asked = sheet->stock + "/" + pass->tool + "/" + std::string(word(pass->role));
+  if (asked == asked_) {
+    if (advice_) show(*advice_);
+    return;
+  }
+  asked_ = asked;
+  advice_.reset();
+  hide();
+  desk_.advise(session_.project(), sheet->stock, pass->tool, pass->role,
+               [this, asked](const std::optional<Advice>& advice) {
+                 if (asked != asked_ || !advice || advice->from_runs == 0) return;
+                 advice_ = advice;
+                 show(*advice);
+               });
+}
+
+void AdviceLine::show(const Advice& advice) {
+  const QLocale locale;
+  QString what = tr("%1 gf").arg(locale.toString(advice.force_gf, 'f', 0));
+  if (advice.depth > 0) what += tr(", mark %1").arg(locale.toString(advice.depth, 'f', 0));
+  if (advice.repeats > 1) what += tr(", %1 times").arg(advice.repeats);
+  QString line = tr("From %1 of yours: %2 comes out well with %3 %.")
+                     .arg(counted(static_cast<std::size_t>(advice.from_runs), tr("pass"), tr("passes")), what)
+                     .arg(locale.toString(100 * advice.confidence, 'f', 0));
+  constexpr double kUnsure = 0.8;
+  if (advice.confidence < kUnsure) {
+    QString test = tr("%1 gf").arg(locale.toString(advice.next_test.force_gf, 'f', 0));
+    if (advice.next_test.depth > 0) test += tr(", mark %1").arg(locale.toString(advice.next_test.depth, 'f', 0));
+    line += QChar(' ') + tr("A test cut with %1 would tell most.").arg(test);
+  }
+  text_->setText(line);
+  set_->setVisible(advice.force_gf != force_ || advice.depth != depth_ || advice.repeats != repeats_);
+  QWidget::show();
+}
+
+}  // namespace dotlane

@@ -1,0 +1,289 @@
+#include "app/log/log_desk.hpp"
+
+#include <QCoreApplication>
+#include <QDate>
+#include <QPointer>
+#include <QStandardPaths>
+#include <map>
+
+#include "app/units.hpp"
+#include "core/format/project_json.hpp"
+#include "core/road.hpp"
+#include "render/sheet_export.hpp"
+
+namespace dotlane {
+namespace {
+
+/// Where command line and window agree: core/logbook/places.hpp says the same.
+std::string data_folder() { return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation).toStdString(); }
+
+constexpr int kPicturesKept = 600;
+
+}  // namespace
+
+LogDesk::LogDesk(QObject* parent) : QObject(parent) {
+  pool_.setMaxThreadCount(1);
+  openBook();
+}
+
+LogDesk::~LogDesk() { pool_.waitForDone(); }
+
+void LogDesk::openBook() {
+  ++working_;
+  pool_.start([self = QPointer<LogDesk>(this), book = book_] {
+    const std::string path = data_folder() + "/logbook.sqlite", copies = data_folder() + "/logbook-copies";
+    const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    QString message;
+    auto opened = Logbook::open(path);
+    if (!opened && opened.error().kind == ErrorKind::malformed) {
+      const QString why = qs(opened.error().line());
+      const auto mended = mend_logbook(path, copies, today);
+      if (mended) {
+        opened = Logbook::open(path);
+        message = mended->from.empty()
+                      ? tr("%1. It was set aside as %2; a new one is begun.").arg(why, qs(mended->aside))
+                      : tr("%1. It was set aside as %2, and the copy %3 is used.")
+                            .arg(why, qs(mended->aside), qs(mended->from));
+      }
+    }
+    if (opened) {
+      *book = std::move(*opened);
+      (void)(*book)->back_up(copies, today);
+    } else if (message.isEmpty()) {
+      message = tr("Nothing is logged: %1").arg(qs(opened.error().line()));
+    }
+    QMetaObject::invokeMethod(
+        QCoreApplication::instance(),
+        [self, message] {
+          if (!self) return;
+          --self->working_;
+          if (!message.isEmpty()) emit self->said(message, true);
+        },
+        Qt::QueuedConnection);
+  });
+}
+
+void LogDesk::aside(std::function<std::function<void()>(Logbook&)> work) {
+  ++working_;
+  pool_.start([self = QPointer<LogDesk>(this), book = book_, work = std::move(work)] {
+    std::function<void()> then;
+    try {
+      if (*book) then = work(**book);
+    } catch (const std::exception& e) {
+      then = [self, what = QString::fromUtf8(e.what())] {
+        if (self) emit self->said(tr("The logbook could not be read: %1").arg(what), true);
+      };
+    }
+    QMetaObject::invokeMethod(
+        QCoreApplication::instance(),
+        [self, then] {
+          if (!self) return;
+          --self->working_;
+          if (then) then();
+        },
+        Qt::QueuedConnection);
+  });
+}
+
+void LogDesk::settle() {
+  while (working_ > 0) QCoreApplication::processEvents(QEventLoop::AllEvents | QEventLoop::WaitForMoreEvents, 20);
+}
+
+void LogDesk::keep(LoggedRun run, std::shared_ptr<const std::string> project, std::function<std::string()> picture,
+                   std::function<void(std::int64_t)> then) {
+  aside([this, run = std::move(run), project, picture = std::move(picture),
+         then = std::move(then)](Logbook& book) -> std::function<void()> {
+    const auto id = book.keep(run, *project, picture ? picture() : std::string());
+    return [this, id, then] {
+      if (!id) return emit said(tr("The run is not logged: %1").arg(qs(id.error().line())), true);
+      pictures_.remove(*id), asked_.remove(*id);
+      if (then) then(*id);
+      read();
+    };
+  });
+}
+
+void LogDesk::say(std::int64_t run, int pass, CameOut out) {
+  aside([this, run, pass, out](Logbook& book) -> std::function<void()> {
+    const auto now = book.run(run);
+    if (!now) return {};
+    for (const auto& p : now->passes) {
+      if (pass == 0 || p.index == pass) (void)book.say(run, p.index, out);
+    }
+    return [this, run] {
+      if (chosen_ && chosen_->id == run) choose(run);
+      read();
+    };
+  });
+}
+
+void LogDesk::say(std::int64_t run, Weeding weeding) {
+  aside([this, run, weeding](Logbook& book) -> std::function<void()> {
+    (void)book.say(run, weeding);
+    return [this, run] {
+      if (chosen_ && chosen_->id == run) choose(run);
+    };
+  });
+}
+
+void LogDesk::note(std::int64_t run, const QString& note) {
+  aside([this, run, text = note.toStdString()](Logbook& book) -> std::function<void()> {
+    (void)book.note(run, text);
+    return [this] { read(); };
+  });
+}
+
+void LogDesk::setFilter(const RunFilter& filter) {
+  filter_ = filter;
+  read();
+}
+
+void LogDesk::refresh() { read(); }
+
+void LogDesk::read() {
+  aside([this, filter = filter_](Logbook& book) -> std::function<void()> {
+    auto found = std::make_shared<std::vector<RunGlance>>(book.glances(filter).value_or(std::vector<RunGlance>{}));
+    auto known = std::make_shared<Logbook::Known>(book.known().value_or(Logbook::Known{}));
+    return [this, filter, found, known] {
+      glances_ = std::move(*found);
+      known_ = std::move(*known);
+      emit changed();
+    };
+  });
+}
+
+void LogDesk::choose(std::int64_t run) {
+  wanted_ = run;
+  compared_.reset();
+  aside([this, run](Logbook& book) -> std::function<void()> {
+    auto found = std::make_shared<Result<LoggedRun>>(book.run(run));
+    return [this, run, found] {
+      if (run != wanted_) return;
+      chosen_.reset();
+      if (*found) chosen_ = std::move(**found);
+      emit chosenChanged();
+    };
+  });
+}
+
+void LogDesk::compareWith(std::int64_t run) {
+  aside([this, run](Logbook& book) -> std::function<void()> {
+    auto found = std::make_shared<Result<LoggedRun>>(book.run(run));
+    return [this, found] {
+      compared_.reset();
+      if (*found) compared_ = std::move(**found);
+      emit chosenChanged();
+    };
+  });
+}
+
+/// What was planned, for runs that came without a picture, as from another's logbook; once for all of a project.
+QImage LogDesk::planned_picture(Logbook& book, std::int64_t run) {
+  const auto entry = book.run(run);
+  if (!entry) return {};
+  const QString key = qs(entry->project_key);
+  if (const auto known = planned_.constFind(key); known != planned_.constEnd()) return *known;
+  QImage image;
+  const auto text = book.project_of(run);
+  if (const auto project = project_from_json(text.value_or(std::string()), entry->project)) {
+    DrawingCache cache;
+    const Derived derived = derive(*project, cache);
+    image.loadFromData(QByteArray::fromStdString(run_picture(*project, &derived, {})), "PNG");
+  }
+  planned_.insert(key, image);
+  return image;
+}
+
+QPixmap LogDesk::picture(std::int64_t run) {
+  if (const auto known = pictures_.constFind(run); known != pictures_.constEnd()) return *known;
+  if (asked_.contains(run)) return {};
+  asked_.insert(run);
+  aside([this, run](Logbook& book) -> std::function<void()> {
+    const auto bytes = book.picture_of(run);
+    QImage image;
+    if (bytes && !bytes->empty()) image.loadFromData(QByteArray::fromStdString(*bytes), "PNG");
+    if (image.isNull()) image = planned_picture(book, run);
+    return [this, run, image] {
+      if (pictures_.size() > kPicturesKept) pictures_.clear(), asked_.clear();
+      pictures_.insert(run, QPixmap::fromImage(image));
+      emit pictureCame(run);
+    };
+  });
+  return {};
+}
+
+void LogDesk::projectOf(std::int64_t run, std::function<void(std::string)> then) {
+  aside([this, run, then = std::move(then)](Logbook& book) -> std::function<void()> {
+    const auto text = book.project_of(run);
+    return [this, text, then] {
+      if (!text) return emit said(qs(text.error().line()), true);
+      then(*text);
+    };
+  });
+}
+
+void LogDesk::fields(const Project& project, std::function<void(std::vector<Field>)> then) {
+  aside([project, then = std::move(then)](Logbook& book) -> std::function<void()> {
+    auto out = std::make_shared<std::vector<Field>>();
+    const auto runs = book.runs({.role = Role::cut}).value_or(std::vector<LoggedRun>{});
+    std::map<std::string, std::string> tools;  // that were tried
+    std::map<std::string, std::string> names;  // of stocks
+    for (const auto& run : runs) {
+      for (const auto& pass : run.passes) {
+        if (pass.role != Role::cut || pass.came_out == CameOut::unsaid || pass.came_out == CameOut::skipped) continue;
+        tools[pass.tool] = pass.tool_name, names[pass.stock] = pass.stock_name;
+      }
+    }
+    for (const auto& [tool, tool_name] : tools) {
+      const TriedStocks known = tried_stocks(project, runs, tool, Role::cut);
+      const CutModel model(known.stocks, known.tried);
+      for (std::size_t s = 0; s < known.stocks.size(); ++s) {
+        Field field;
+        for (const auto& t : known.tried) {
+          if (t.stock == s) field.tried.push_back(t);
+        }
+        if (field.tried.empty()) continue;
+        field.stock = qs(names[known.stocks[s].id]), field.tool = qs(tool_name);
+        double most = 0, deepest = 1;
+        for (const auto& t : field.tried) most = std::max(most, t.force_gf), deepest = std::max(deepest, t.depth);
+        constexpr int kAcross = 24;
+        for (int i = 1; i <= kAcross; ++i) field.forces.push_back(most * 1.25 * i / kAcross);
+        for (double d = 1; d <= deepest + 1; d += 1) field.depths.push_back(d);
+        for (const auto& at : model.foretold(s, field.forces, field.depths, {1})) field.clean.push_back(at.clean);
+        out->push_back(std::move(field));
+      }
+    }
+    std::stable_sort(out->begin(), out->end(),
+                     [](const Field& a, const Field& b) { return a.tried.size() > b.tried.size(); });
+    return [out, then] { then(std::move(*out)); };
+  });
+}
+
+void LogDesk::advise(const Project& project, const std::string& stock, const std::string& tool, Role role,
+                     std::function<void(std::optional<Advice>)> then) {
+  aside([project, stock, tool, role, then = std::move(then)](Logbook& book) -> std::function<void()> {
+    const auto runs = book.runs({.tool = tool, .role = role}).value_or(std::vector<LoggedRun>{});
+    const auto found = dotlane::advise(project, runs, stock, tool, role);
+    return [then, found] { then(found ? std::optional(*found) : std::nullopt); };
+  });
+}
+
+void LogDesk::learnedPace(const std::string& machine, std::function<void(std::map<Role, Pace>)> then) {
+  aside([machine, then = std::move(then)](Logbook& book) -> std::function<void()> {
+    const auto found = learned_pace(book.runs({.rehearsed = false}).value_or(std::vector<LoggedRun>{}), machine);
+    return [then, found] { then(found); };
+  });
+}
+
+void LogDesk::runningOut(std::shared_ptr<const Derived> of, std::function<void(std::vector<RunsOut>)> then) {
+  aside([of, then = std::move(then)](Logbook& book) -> std::function<void()> {
+    std::map<std::string, double> metres;
+    for (const auto& tool : of->project.tools) {
+      if (tool.lasts_m > 0) metres[tool.id] = book.metres_of(tool.id).value_or(0);
+    }
+    const auto found = running_out(of->project, of->plan, metres);
+    return [then, found] { then(found); };
+  });
+}
+
+}  // namespace dotlane

@@ -1,0 +1,98 @@
+// The logbook in the window: reads and writes it aside, one thing after the other, and holds what its views share.
+#pragma once
+
+#include <QHash>
+#include <QObject>
+#include <QPixmap>
+#include <QSet>
+#include <QThreadPool>
+#include <functional>
+#include <memory>
+#include <optional>
+#include <vector>
+
+#include "core/logbook/advice.hpp"
+#include "core/logbook/learned.hpp"
+#include "core/logbook/logbook.hpp"
+#include "core/road.hpp"
+
+namespace dotlane {
+
+class LogDesk : public QObject {
+  Q_OBJECT
+ public:
+  explicit LogDesk(QObject* parent = nullptr);
+  ~LogDesk() override;
+
+  /// Keeps a run, or what is known of it by now; `then` hears its number.
+  void keep(LoggedRun run, std::shared_ptr<const std::string> project, std::function<std::string()> picture,
+            std::function<void(std::int64_t)> then = {});
+  void say(std::int64_t run, int pass, CameOut out);  ///< of all passes where `pass` is 0
+  void say(std::int64_t run, Weeding weeding);
+  void note(std::int64_t run, const QString& note);
+
+  [[nodiscard]] const RunFilter& filter() const { return filter_; }
+  void setFilter(const RunFilter& filter);
+  [[nodiscard]] const std::vector<RunGlance>& glances() const { return glances_; }
+  [[nodiscard]] const Logbook::Known& known() const { return known_; }
+  /// The run that is looked at, once it is there, and one that it is compared with.
+  [[nodiscard]] const std::optional<LoggedRun>& chosen() const { return chosen_; }
+  [[nodiscard]] const std::optional<LoggedRun>& compared() const { return compared_; }
+  void choose(std::int64_t run);
+  void compareWith(std::int64_t run);
+  /// Of what came out; null until it is there, pictureCame() tells.
+  [[nodiscard]] QPixmap picture(std::int64_t run);
+  /// The project as it was then; `then` hears its text.
+  void projectOf(std::int64_t run, std::function<void(std::string)> then);
+
+  /// One stock and tool that were tried: what was set and what came of it, and what the model makes of that.
+  struct Field {
+    QString stock, tool;
+    std::vector<Tried> tried;
+    std::vector<double> forces, depths;  ///< of the map
+    std::vector<double> clean;           ///< by force, then by depth: the chance
+    Advice advice;
+  };
+  /// What worked, stock by stock; `then` hears it.
+  void fields(const Project& project, std::function<void(std::vector<Field>)> then);
+  /// What to set now; `then` hears nothing where that cannot be said.
+  void advise(const Project& project, const std::string& stock, const std::string& tool, Role role,
+              std::function<void(std::optional<Advice>)> then);
+
+  /// How long a machine of that name really takes, by role; `then` hears it.
+  void learnedPace(const std::string& machine, std::function<void(std::map<Role, Pace>)> then);
+  /// What will be dry or worn out before a plan is done; `then` hears it, with nothing where all will last.
+  void runningOut(std::shared_ptr<const Derived> of, std::function<void(std::vector<RunsOut>)> then);
+
+  /// Reads the lists anew, as on coming to them: another window may have written.
+  void refresh();
+  /// Runs the event loop until all is read and written. For tests and pictures.
+  void settle();
+
+ signals:
+  void changed();        ///< the list, or what there is to filter by
+  void chosenChanged();  ///< what is looked at
+  void pictureCame(qint64 run);
+  void said(const QString& message, bool problem);
+
+ private:
+  /// Work on the logbook; what it returns runs in the window. Not at all while there is no logbook.
+  void aside(std::function<std::function<void()>(Logbook&)> work);
+  void openBook();
+  void read();
+  QImage planned_picture(Logbook& book, std::int64_t run);  // in the pool
+
+  QThreadPool pool_;  // one thread, which alone touches the book
+  std::shared_ptr<std::optional<Logbook>> book_ = std::make_shared<std::optional<Logbook>>();
+  int working_ = 0;
+  RunFilter filter_;
+  std::vector<RunGlance> glances_;
+  Logbook::Known known_;
+  std::optional<LoggedRun> chosen_, compared_;
+  std::int64_t wanted_ = 0;
+  QHash<qint64, QPixmap> pictures_;
+  QSet<qint64> asked_;
+  QHash<QString, QImage> planned_;  // by the project's key; the pool's own
+};
+
+}  // namespace dotlane
