@@ -69,28 +69,28 @@ void RunController::judge() {
   session_.aside([self = QPointer<RunController>(this), job = runner_.job(),
                   record = std::make_shared<const RunRecord>(runner_.record())] {
     const auto found = job ? compare(*job, *record) : OutcomeReport{};
-    return [self, found, job] {
+    return [self, found, job, record] {
       if (!self || self->state_ != State::over || self->runner_.job() != job) return;
       self->outcome_ = found;
-      self->writeDown(found);
+      self->writeDown(found, record);
       emit self->stateChanged();
     };
   });
 }
 
-void RunController::writeDown(const OutcomeReport& found) {
+void RunController::writeDown(const OutcomeReport& found, const std::shared_ptr<const RunRecord>& record) {
   const auto job = runner_.job();
   if (!job || !run_project_ || !run_text_ || world_) return;  // an exercise is nobody's own work
-  const RunRecord& record = runner_.record();
-  LoggedRun run = dotlane::logged(*run_project_, *job, runner_.journal(), &record, &found);
-  const auto picture = [project = run_project_, of = run_of_, record = std::make_shared<const RunRecord>(record)] {
+  const auto entry = [project = run_project_, job, journal = runner_.journal(), record, found] {
+    return dotlane::logged(*project, *job, journal, record.get(), &found);
+  };
+  const auto picture = [project = run_project_, of = run_of_, record] {
     return run_picture(*project, of.get(), *record);
   };
-  log_.keep(run, run_text_, picture, [self = QPointer<RunController>(this), job, run](std::int64_t id) {
+  log_.keep(entry, run_text_, picture, [self = QPointer<RunController>(this), job](const LoggedRun& run) {
     if (!self || self->runner_.job() != job || self->state_ != State::over) return;
     self->logged_ = run;
-    self->logged_->id = id;
-    emit self->stateChanged();
+    emit self->writtenDown();
   });
 }
 

@@ -97,12 +97,13 @@ class RunController : public QObject {
 
  signals:
   void stateChanged();
+  void writtenDown();  ///< the run that is over stands in the logbook
   void moved();
 
  private:
   void set(State state);
   void judge();
-  void writeDown(const OutcomeReport& found);
+  void writeDown(const OutcomeReport& found, const std::shared_ptr<const RunRecord>& record);
   void begin(const std::shared_ptr<const Derived>& derived);
   void jumpTo(std::size_t pass);
 

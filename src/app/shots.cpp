@@ -9,6 +9,7 @@
 #include <functional>
 
 #include "app/fill/fill_panel.hpp"
+#include "app/log/log_view.hpp"
 #include "app/main_window.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -39,6 +40,7 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
   use_theme(false);
   MainWindow window;
   window.resize(1280, 800);
+  window.log().stopKeeping();
   window.show();
   window.session().open(qs(project));
   window.session().settle();
@@ -272,6 +274,15 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     if (auto* show = window.findChild<QPushButton*>(QStringLiteral("showFarthest"))) show->click();
     shoot("run-done");
     run.clear();
+  }
+  window.setStage(Stage::log);
+  window.log().settle();
+  if (window.season().tiles().model()->rowCount() > 1) {
+    window.season().tiles().setCurrentIndex(window.season().tiles().model()->index(1, 0));
+    window.log().settle();
+    shoot("log");
+    window.log().settle();  // its pictures were asked for as it was painted
+    shoot("log");
   }
   window.setStage(Stage::passes);
   act("calibrate");

@@ -16,6 +16,7 @@
 #include "cli/pack.hpp"
 #include "cli/practice.hpp"
 #include "cli/shape.hpp"
+#include "cli/shelf.hpp"
 #include "cli/split.hpp"
 #include "cli/stencil.hpp"
 #include "cli/stock.hpp"
@@ -90,6 +91,10 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   exercise list                jobs with a fault in them, easy ones first
   exercise open ID -o P.dotlane | exercise check ID P
                                one of them; whether what came of it would leave what is wanted (exit code 1: not yet)
+  shelf list P                 what is owned, what the project's sheets take of it, what is to be bought
+  shelf add P --stock ID --size WIDTHxHEIGHT [--count N] [--price X] -o P2.dotlane
+  shelf use P -o P2.dotlane    after a run: its sheets are off the shelf, what is left of them is back on it
+  cost P [--copies N]          sheets less what is left of them, wear of tools, work: to the hundredth
   log list [--stock ID] [--tool ID] [--role ROLE] [--project NAME] [--came-out WORD] [--real] [--most N]
   log show N [-o P.dotlane]    a run of the logbook; its project as it was then
   log say N [--pass N] [--came-out good|weak|strong|torn|skipped] [--weeding easy|hard] [--note TEXT]
@@ -369,6 +374,8 @@ int run(std::vector<std::string> words) {
   if (command == "calibrate") return calibrate(std::move(o), json);
   if (command == "exercise") return exercise(std::move(o), json);
   if (command == "workshop") return workshop(std::move(o), json);
+  if (command == "shelf") return shelf_command(std::move(o), json);
+  if (command == "cost") return cost_command(std::move(o), json);
   if (command == "log") return log_command(std::move(o), json);
   if (command == "print") return print_command(std::move(o), json);
   if (command == "sheet") return sheet_command(std::move(o), json);

@@ -220,7 +220,7 @@ TEST_CASE("two windows write into one file, and both have all of it") {
 }
 
 TEST_CASE(
-    "a copy is made once a day and kept for as long as is said; a damaged file gives way to the newest sound one") {
+    "a copy is made once a day and kept for as long as is said, and a damaged file gives way to the newest sound one") {
   const BookFolder folder;
   const std::string copies = folder.file("copies");
   {

@@ -85,6 +85,8 @@ TEST_CASE("each thing said of machine, mat, stock, tool and run is kept when it 
       [](Project& p) { p.tools[0].transfers = true; },
       [](Project& p) { p.tools[0].lasts_m = 25; },
       [](Project& p) { p.tools[0].covers_mm = 0.35; },
+      [](Project& p) { p.tools[0].price = 7.5; },
+      [](Project& p) { p.plan.minute_price = 0.4; },
       [](Project& p) { p.stocks[0].settings[Role::cut].tabs = 3; },
       [](Project& p) { p.stocks[0].settings[Role::cut].tab_mm = 1; },
       [](Project& p) { p.stocks[0].settings[Role::cut].slowed.radius_mm = 3; },

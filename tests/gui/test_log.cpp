@@ -71,7 +71,7 @@ int rows(Opened& o) { return tiles(o).model()->rowCount(); }
 
 }  // namespace
 
-TEST_CASE("a run writes itself down; how it came out is one click, and stands in the log") {
+TEST_CASE("a run writes itself down, how it came out is one click, and stands in the log") {
   forget_log();
   Opened o;
   run_into_file(o, QStringLiteral("card.hpgl"));
@@ -126,9 +126,10 @@ TEST_CASE("a rehearsal is written down as one, a run that is broken off and gone
   for (;;) {
     wait_for([&] { return o.window.run().state() == State::paused || o.window.run().logged(); });
     if (o.window.run().logged()) break;
+    const int pauses = o.window.run().record().pauses;
     o.session().settle();
     o.click("confirmLoaded");
-    wait_for([&] { return o.window.run().state() != State::paused; });
+    wait_for([&] { return o.window.run().state() != State::paused || o.window.run().record().pauses > pauses; });
   }
   o.stage(Stage::log);
   o.window.log().settle();
@@ -177,6 +178,7 @@ TEST_CASE("runs are filtered, compared, and run again as they were") {
   // The project as it was, not as it is.
   forget_log();
   Opened again;
+  again.put(Project(again.project()));  // a file of its own, since it is saved
   const Project was = again.project();
   run_into_file(again, QStringLiteral("job.hpgl"));
   again.click("clearRun");
@@ -236,6 +238,63 @@ TEST_CASE("what worked is a field for each stock, and proposes settings where th
   o.click("learnPace");
   o.window.log().settle();
   CHECK(pace_of(o.project().machine, Role::cut).factor == Approx(1.1).margin(0.001));
+}
+
+TEST_CASE("the rack tells how far a tool has gone, and that it is a new one") {
+  forget_log();
+  Opened o;
+  put_in_log({logged_cut(1, 100, 3, CameOut::good, "cover-65", "fine-blade"),
+              logged_cut(2, 100, 3, CameOut::good, "cover-65", "fine-blade")});
+  o.stage(Stage::passes);
+  o.click("tool-fine-blade");
+  o.window.log().settle();
+  auto* gone = o.find<QLabel>("toolGone");
+  wait_for([&] { return gone->text().startsWith(QStringLiteral("2.00")); });
+  o.click("toolIsNew");
+  o.window.log().settle();
+  wait_for([&] { return gone->text().startsWith(QStringLiteral("0.00")); });
+  // A pen that will not last is named before the run, with its pass.
+  Project p = o.project();
+  for (auto& tool : p.tools) {
+    if (tool.id == "fine-blade") tool.lasts_m = 0.05;
+  }
+  o.put(p);
+  o.stage(Stage::run);
+  o.window.log().settle();
+  auto* ends = o.find<QLabel>("runsOut");
+  wait_for([&] { return ends->isVisible(); });
+  CHECK(ends->text().contains(QStringLiteral("will not last")));
+  forget_log();
+}
+
+TEST_CASE("what a run costs is told before it, and what it used is off the shelf after it") {
+  forget_log();
+  Opened o;
+  o.stage(Stage::sheets);
+  const std::string stock = o.project().sheets.front().stock;
+  choose(o.find<QComboBox>("shelfStock"), QString::fromStdString(stock));
+  type(named(o, "How many sheets for the shelf"), "4");
+  type(o.find<NumberField>("shelfPrice"), "2.50");
+  o.click("shelfAdd");
+  REQUIRE(o.project().shelf.size() == 1);
+  CHECK(o.project().shelf.front().price == 2.5);
+  Project p = o.project();
+  p.sheets.front().shelf = p.shelf.front().id;
+  o.put(p);
+  o.stage(Stage::run);
+  o.session().settle();
+  auto* cost = o.find<QLabel>("runCost");
+  wait_for([&] { return cost->isVisible(); });
+  CHECK(cost->text().contains(QStringLiteral("costs")));
+  CHECK(cost->toolTip().contains(QStringLiteral("2")));
+  run_into_file(o, QStringLiteral("shelf.hpgl"));
+  o.click("useUp");
+  o.session().settle();
+  CHECK(*o.project().shelf.front().count == 3);
+  CHECK(o.project().shelf.size() >= 2);  // what is left of it, and of the other sheet
+  o.undo();
+  CHECK(*o.project().shelf.front().count == 4);
+  forget_log();
 }
 
 TEST_CASE("a damaged logbook is set aside, and that is said") {

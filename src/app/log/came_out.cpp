@@ -111,7 +111,11 @@ CameOutCard::CameOutCard(LogDesk& desk, const LoggedRun& run, QWidget* parent) :
       set_kind(button, "chip");
       group->addButton(button);
       line->addWidget(button);
-      connect(button, &QPushButton::clicked, this, [&desk, id = run.id, pass, out] { desk.say(id, pass, out); });
+      connect(button, &QPushButton::clicked, this, [this, &desk, id = run.id, pass, out] {
+        showSaid(pass, out);
+        desk.say(id, pass, out);
+      });
+      rows_.push_back({pass, out, button, group});
     }
     column->addLayout(line);
   };
@@ -142,6 +146,17 @@ CameOutCard::CameOutCard(LogDesk& desk, const LoggedRun& run, QWidget* parent) :
   connect(note, &QLineEdit::editingFinished, this, [&desk, id = run.id, note, before = qs(run.note)] {
     if (note->text() != before) desk.note(id, note->text());
   });
+}
+
+void CameOutCard::showSaid(int pass, CameOut out) {
+  for (const auto& row : rows_) {
+    if (pass == 0 && row.pass > 0 && row.out == out) row.button->setChecked(true);
+    if (pass > 0 && row.pass == 0) {  // not all of it any more
+      row.group->setExclusive(false);
+      row.button->setChecked(false);
+      row.group->setExclusive(true);
+    }
+  }
 }
 
 }  // namespace dotlane

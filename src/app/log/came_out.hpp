@@ -1,6 +1,8 @@
 // How something came out, as a sign and a word: told apart by shape first.
 #pragma once
 
+#include <QAbstractButton>
+#include <QButtonGroup>
 #include <QPainter>
 #include <QString>
 #include <QWidget>
@@ -18,6 +20,17 @@ class CameOutCard : public QWidget {
   Q_OBJECT
  public:
   CameOutCard(LogDesk& desk, const LoggedRun& run, QWidget* parent);
+
+ private:
+  /// What was said of a pass shows in the row of all, and the other way round.
+  void showSaid(int pass, CameOut out);
+  struct Row {
+    int pass;
+    CameOut out;
+    QAbstractButton* button;
+    QButtonGroup* group;
+  };
+  std::vector<Row> rows_;
 };
 
 }  // namespace dotlane

@@ -1,7 +1,7 @@
 #include "app/log/log_desk.hpp"
 
 #include <QCoreApplication>
-#include <QDate>
+#include <QDateTime>
 #include <QPointer>
 #include <QStandardPaths>
 #include <map>
@@ -17,21 +17,21 @@ namespace {
 /// Where command line and window agree: core/logbook/places.hpp says the same.
 std::string data_folder() { return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation).toStdString(); }
 
-constexpr int kPicturesKept = 600;
+constexpr int kPicturesShown = 600;
 
 }  // namespace
 
-LogDesk::LogDesk(QObject* parent) : QObject(parent) {
+LogDesk::LogDesk(QObject* parent, const std::string& file) : QObject(parent) {
   pool_.setMaxThreadCount(1);
-  openBook();
+  openBook(file.empty() ? data_folder() + "/logbook.sqlite" : file);
 }
 
 LogDesk::~LogDesk() { pool_.waitForDone(); }
 
-void LogDesk::openBook() {
+void LogDesk::openBook(const std::string& path) {
   ++working_;
-  pool_.start([self = QPointer<LogDesk>(this), book = book_] {
-    const std::string path = data_folder() + "/logbook.sqlite", copies = data_folder() + "/logbook-copies";
+  pool_.start([self = QPointer<LogDesk>(this), book = book_, path] {
+    const std::string copies = path.substr(0, path.rfind('/')) + "/logbook-copies";
     const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
     QString message;
     auto opened = Logbook::open(path);
@@ -89,15 +89,17 @@ void LogDesk::settle() {
   while (working_ > 0) QCoreApplication::processEvents(QEventLoop::AllEvents | QEventLoop::WaitForMoreEvents, 20);
 }
 
-void LogDesk::keep(LoggedRun run, std::shared_ptr<const std::string> project, std::function<std::string()> picture,
-                   std::function<void(std::int64_t)> then) {
+void LogDesk::keep(std::function<LoggedRun()> run, std::shared_ptr<const std::string> project,
+                   std::function<std::string()> picture, std::function<void(const LoggedRun&)> then) {
+  if (!keeps_) return;
   aside([this, run = std::move(run), project, picture = std::move(picture),
          then = std::move(then)](Logbook& book) -> std::function<void()> {
-    const auto id = book.keep(run, *project, picture ? picture() : std::string());
-    return [this, id, then] {
-      if (!id) return emit said(tr("The run is not logged: %1").arg(qs(id.error().line())), true);
-      pictures_.remove(*id), asked_.remove(*id);
-      if (then) then(*id);
+    const auto id = book.keep(run(), *project, picture());
+    const auto kept = id ? book.run(*id) : tl::unexpected<Error>(id.error());
+    return [this, kept, then] {
+      if (!kept) return emit said(tr("The run is not logged: %1").arg(qs(kept.error().line())), true);
+      pictures_.remove(kept->id), asked_.remove(kept->id);
+      if (then) then(*kept);
       read();
     };
   });
@@ -135,18 +137,19 @@ void LogDesk::note(std::int64_t run, const QString& note) {
 
 void LogDesk::setFilter(const RunFilter& filter) {
   filter_ = filter;
-  read();
+  read(false);
 }
 
 void LogDesk::refresh() { read(); }
 
-void LogDesk::read() {
-  aside([this, filter = filter_](Logbook& book) -> std::function<void()> {
+void LogDesk::read(bool all) {
+  aside([this, filter = filter_, all](Logbook& book) -> std::function<void()> {
     auto found = std::make_shared<std::vector<RunGlance>>(book.glances(filter).value_or(std::vector<RunGlance>{}));
-    auto known = std::make_shared<Logbook::Known>(book.known().value_or(Logbook::Known{}));
-    return [this, filter, found, known] {
+    auto known = std::make_shared<std::optional<Logbook::Known>>();
+    if (all) *known = book.known().value_or(Logbook::Known{});
+    return [this, found, known] {
       glances_ = std::move(*found);
-      known_ = std::move(*known);
+      if (*known) known_ = std::move(**known);
       emit changed();
     };
   });
@@ -204,7 +207,7 @@ QPixmap LogDesk::picture(std::int64_t run) {
     if (bytes && !bytes->empty()) image.loadFromData(QByteArray::fromStdString(*bytes), "PNG");
     if (image.isNull()) image = planned_picture(book, run);
     return [this, run, image] {
-      if (pictures_.size() > kPicturesKept) pictures_.clear(), asked_.clear();
+      if (pictures_.size() > kPicturesShown) pictures_.clear(), asked_.clear();
       pictures_.insert(run, QPixmap::fromImage(image));
       emit pictureCame(run);
     };
@@ -272,6 +275,24 @@ void LogDesk::learnedPace(const std::string& machine, std::function<void(std::ma
   aside([machine, then = std::move(then)](Logbook& book) -> std::function<void()> {
     const auto found = learned_pace(book.runs({.rehearsed = false}).value_or(std::vector<LoggedRun>{}), machine);
     return [then, found] { then(found); };
+  });
+}
+
+void LogDesk::metresOf(const std::string& tool, std::function<void(double)> then) {
+  aside([tool, then = std::move(then)](Logbook& book) -> std::function<void()> {
+    const double metres = book.metres_of(tool).value_or(0);
+    return [then, metres] { then(metres); };
+  });
+}
+
+void LogDesk::putInNew(const std::string& tool) {
+  const std::string now = QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
+  aside([this, tool, now](Logbook& book) -> std::function<void()> {
+    const auto done = book.changed(tool, now);
+    return [this, done] {
+      if (!done) return emit said(qs(done.error().line()), true);
+      emit changed();
+    };
   });
 }
 

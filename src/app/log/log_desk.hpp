@@ -21,12 +21,16 @@ namespace dotlane {
 class LogDesk : public QObject {
   Q_OBJECT
  public:
-  explicit LogDesk(QObject* parent = nullptr);
+  /// With the logbook in the user's data folder, or another file.
+  explicit LogDesk(QObject* parent = nullptr, const std::string& file = {});
   ~LogDesk() override;
 
-  /// Keeps a run, or what is known of it by now; `then` hears its number.
-  void keep(LoggedRun run, std::shared_ptr<const std::string> project, std::function<std::string()> picture,
-            std::function<void(std::int64_t)> then = {});
+  /// Keeps a run, or what is known of it by now. Entry and picture are made aside; `then` hears the entry with its
+  /// number.
+  void keep(std::function<LoggedRun()> run, std::shared_ptr<const std::string> project,
+            std::function<std::string()> picture, std::function<void(const LoggedRun&)> then = {});
+  /// Runs are not written down any more, as while pictures are taken.
+  void stopKeeping() { keeps_ = false; }
   void say(std::int64_t run, int pass, CameOut out);  ///< of all passes where `pass` is 0
   void say(std::int64_t run, Weeding weeding);
   void note(std::int64_t run, const QString& note);
@@ -61,6 +65,10 @@ class LogDesk : public QObject {
 
   /// How long a machine of that name really takes, by role; `then` hears it.
   void learnedPace(const std::string& machine, std::function<void(std::map<Role, Pace>)> then);
+  /// Metres that a tool has marked since it was new; `then` hears it.
+  void metresOf(const std::string& tool, std::function<void(double)> then);
+  /// From now on it is a new one.
+  void putInNew(const std::string& tool);
   /// What will be dry or worn out before a plan is done; `then` hears it, with nothing where all will last.
   void runningOut(std::shared_ptr<const Derived> of, std::function<void(std::vector<RunsOut>)> then);
 
@@ -78,13 +86,14 @@ class LogDesk : public QObject {
  private:
   /// Work on the logbook; what it returns runs in the window. Not at all while there is no logbook.
   void aside(std::function<std::function<void()>(Logbook&)> work);
-  void openBook();
-  void read();
+  void openBook(const std::string& file);
+  void read(bool all = true);                               // else what there is to filter by stays
   QImage planned_picture(Logbook& book, std::int64_t run);  // in the pool
 
   QThreadPool pool_;  // one thread, which alone touches the book
   std::shared_ptr<std::optional<Logbook>> book_ = std::make_shared<std::optional<Logbook>>();
   int working_ = 0;
+  bool keeps_ = true;
   RunFilter filter_;
   std::vector<RunGlance> glances_;
   Logbook::Known known_;

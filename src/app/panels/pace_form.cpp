@@ -41,6 +41,17 @@ PaceForm::PaceForm(Session& session, LogDesk& log, QWidget* parent) : QWidget(pa
   form->addRow(make_label(tr("role"), "quiet", this), role_);
   form->addRow(make_label(tr("takes"), "quiet", this), factor_);
   form->addRow(make_label(tr("give or take"), "quiet", this), spread_);
+  minute_ = new NumberField(tr("What a minute of work costs"), NumberField::Kind::plain, this, tr("a minute"), 2);
+  minute_->setObjectName(QStringLiteral("minutePrice"));
+  minute_->setRange(0, 1e6);
+  minute_->setZero(tr("not counted"));
+  form->addRow(make_label(tr("work costs"), "quiet", this), minute_);
+  connect(minute_, &NumberField::edited, this, [this](double v) {
+    Project next = session_.project();
+    next.plan.minute_price = v;
+    session_.commit(std::move(next), tr("Set what work costs"), "minute-price");
+  });
+  connect(minute_, &NumberField::committed, &session_, &Session::seal);
   auto* learn_it = new QPushButton(tr("Learn it from the logbook"), this);
   learn_it->setObjectName(QStringLiteral("learnPace"));
   learn_it->setToolTip(tr("By what runs on a machine of this name really took"));
@@ -89,6 +100,7 @@ void PaceForm::update() {
   const Pace pace = pace_of(session_.project().machine, role());
   factor_->setValue(pace.factor);
   spread_->setValue(pace.spread * 100);
+  minute_->setValue(session_.project().plan.minute_price);
 }
 
 }  // namespace dotlane

@@ -26,7 +26,7 @@ class PaceForm : public QWidget {
   LogDesk& log_;
   QLabel* learned_;
   QComboBox* role_;
-  NumberField *factor_, *spread_;
+  NumberField *factor_, *spread_, *minute_;
 };
 
 }  // namespace dotlane

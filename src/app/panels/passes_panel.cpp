@@ -158,7 +158,7 @@ PassesPanel::PassesPanel(Session& session, LogDesk& log, QWidget* parent)
 
   column()->addWidget(new HoldersForm(session_, body()));
   column()->addWidget(make_line(body()));
-  column()->addWidget(new ToolRack(session_, body()));
+  column()->addWidget(new ToolRack(session_, log, body()));
   auto* sheets = new QPushButton(tr("Calibrate them…"), body());
   sheets->setObjectName(QStringLiteral("calibrateTools"));
   sheets->setToolTip(tr("Sheets that show how tools, stock and machine really are"));

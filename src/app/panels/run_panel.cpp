@@ -17,6 +17,7 @@
 #include "app/widgets/paint_widgets.hpp"
 #include "core/check/checks.hpp"
 #include "core/geometry/affine_fit.hpp"
+#include "core/plan/stock_book.hpp"
 #include "words/sentences.hpp"
 
 namespace dotlane {
@@ -25,6 +26,29 @@ namespace {
 
 /// Of a rehearsal, as its box has them; 0: as fast as it can.
 constexpr std::array kSpeeds{1.0, 8.0, 60.0, 0.0};
+
+/// Line by line.
+QString cost_text(const Cost& cost) {
+  QStringList out;
+  for (const auto& line : cost.lines) {
+    const QString money = QLocale().toCurrencyString(static_cast<double>(line.hundredths) / 100);
+    const QString name = qs(line.name);
+    switch (line.what) {
+      case Cost::Line::What::sheet:
+        out << RunPanel::tr("a sheet of %1: %2").arg(name, money);
+        break;
+      case Cost::Line::What::offcut:
+        out << RunPanel::tr("what is left of it: %1").arg(money);
+        break;
+      case Cost::Line::What::wear:
+        out << RunPanel::tr("wear of %1: %2").arg(name, money);
+        break;
+      case Cost::Line::What::work:
+        out << RunPanel::tr("work: %1").arg(money);
+    }
+  }
+  return out.join(QLatin1Char('\n'));
+}
 
 /// To a hundredth of a millimetre.
 QString fine_length_text(double mm, LengthUnit unit) {
@@ -45,6 +69,7 @@ RunPanel::RunPanel(Session& session, RunController& run, LogDesk& log, QWidget* 
   connect(choice_, &CutterChoice::changed, this, &RunPanel::rebuild, Qt::QueuedConnection);
   connect(&run_, &RunController::stateChanged, this, &RunPanel::rebuild);
   connect(&run_, &RunController::moved, this, &RunPanel::progress);
+  connect(&run_, &RunController::writtenDown, this, &RunPanel::askHow);
   connect(&session_, &Session::derivedChanged, this, [this] {
     if (run_.state() == RunController::State::idle) rebuild();
   });
@@ -69,6 +94,7 @@ void RunPanel::rebuild() {
   clear(footer());
   bar_ = nullptr;
   where_ = left_ = drying_ = nullptr;
+  how_ = nullptr;
   leads_on_ = nullptr;
   holder_boxes_.clear();
   setSubject({});
@@ -197,6 +223,19 @@ void RunPanel::buildReady() {
   addNext(cards.front());
   const bool printed = std::any_of(derived->layout.sheets.begin(), derived->layout.sheets.end(),
                                    [](const LaidSheet& s) { return s.sheet.printed && !s.sheet.not_now; });
+  auto* costs = make_label({}, "body", body());
+  costs->setObjectName(QStringLiteral("runCost"));
+  costs->hide();
+  contents_->addWidget(costs);
+  session_.aside([label = QPointer<QLabel>(costs), derived] {
+    const Cost cost = cost_of(derived->project, derived->drawing, derived->layout, derived->plan);
+    return [label, cost] {
+      if (!label || cost.lines.empty()) return;
+      label->setText(tr("It costs %1.").arg(QLocale().toCurrencyString(static_cast<double>(cost.total()) / 100)));
+      label->setToolTip(cost_text(cost));
+      label->show();
+    };
+  });
   auto* papers = new QHBoxLayout;
   if (printed) addButton(tr("Save what is printed…"), "pill", "savePrint", papers, [this] { emit printAsked(); });
   addButton(tr("Save the job sheet…"), "pill", "saveJobSheet", papers, [this] { emit jobSheetAsked(); });
@@ -429,10 +468,19 @@ void RunPanel::buildOver() {
   for (const auto& [tool, mm] : record.marked_mm)
     figure(tool_name(session_.project(), tool), run_length_text(mm, session_.project().unit));
   contents_->addWidget(card);
-  if (run_.logged() && !run_.logged()->rehearsed) {
-    contents_->addWidget(make_label(tr("How did it come out?"), "heading", body()));
-    contents_->addWidget(new CameOutCard(log_, *run_.logged(), body()));
+  if (done && !rehearsed && !run_.testing()) {
+    auto* used = new QHBoxLayout;
+    addButton(tr("Take what was used off the shelf"), "pill", "useUp", used, [this] {
+      session_.editLaid(
+          [](const Project& p, const Drawing& drawing, const Layout& layout) { return use_up(p, drawing, layout); },
+          tr("Take what was used off the shelf"));
+    });
+    contents_->addLayout(used);
   }
+  how_ = new QVBoxLayout;
+  how_->setSpacing(8);
+  contents_->addLayout(how_);
+  askHow();
   addOutcome();
   if (run_.canGoOn()) addGoingOn();
   const auto& layout = session_.derived().layout;
@@ -455,6 +503,12 @@ void RunPanel::buildOver() {
   auto* another = addButton(run_.testing() ? tr("Set up the run itself") : tr("Set up another run"), "soft", "clearRun",
                             footer(), [this] { run_.clear(); });
   if (!leads_on_) leads_on_ = another;
+}
+
+void RunPanel::askHow() {
+  if (!how_ || how_->count() > 0 || !run_.logged() || run_.logged()->rehearsed) return;
+  how_->addWidget(make_label(tr("How did it come out?"), "heading", body()));
+  how_->addWidget(new CameOutCard(log_, *run_.logged(), body()));
 }
 
 void RunPanel::addOutcome() {

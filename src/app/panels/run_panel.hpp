@@ -32,6 +32,7 @@ class RunPanel : public Panel {
   void buildPause();
   void buildOver();
   void addOutcome();
+  void askHow();  // it came out
   void addGoingOn();
   void progress();
   void addCard(const SetupCard& card, QVBoxLayout* box, QWidget* parent, bool choose);
@@ -52,7 +53,8 @@ class RunPanel : public Panel {
   QPushButton* leads_on_ = nullptr;  // of the buttons shown, the one to press next
   QLabel* where_ = nullptr;
   QLabel* left_ = nullptr;
-  QLabel* drying_ = nullptr;  // while ink dries
+  QLabel* drying_ = nullptr;    // while ink dries
+  QVBoxLayout* how_ = nullptr;  // where that is asked, once the run is written down
   std::vector<QComboBox*> holder_boxes_;
   int scale_row_ = 1, what_if_row_ = 0;
 };

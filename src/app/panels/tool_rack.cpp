@@ -4,6 +4,7 @@
 #include <QFormLayout>
 #include <QGridLayout>
 #include <QHBoxLayout>
+#include <QLocale>
 
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -14,7 +15,7 @@
 
 namespace dotlane {
 
-ToolRack::ToolRack(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+ToolRack::ToolRack(Session& session, LogDesk& log, QWidget* parent) : QWidget(parent), session_(session), log_(log) {
   setObjectName(QStringLiteral("toolRack"));
   build();
   connect(&session_, &Session::shown, this, &ToolRack::update);
@@ -127,6 +128,29 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   lasts_ = number(tr("marks for"), "toolLasts", tr("m"), 1, 0, 1e6, &Tool::lasts_m);
   lasts_->setToolTip(tr("How far it marks until it is dry or worn out; 0: nobody knows. A calibration sheet tells"));
   lasts_->setZero(tr("not known"));
+  price_ = new NumberField(tr("Tool: price of a new one"), NumberField::Kind::plain, editor_, {}, 2);
+  price_->setObjectName(QStringLiteral("toolPrice"));
+  price_->setRange(0, 1e6);
+  price_->setZero(tr("not said"));
+  form->addRow(make_label(tr("a new one costs"), "quiet", editor_), price_);
+  connect(price_, &NumberField::edited, this,
+          [this](double v) { edit(tr("Change what a tool costs"), "tool-price", [&](Tool& t) { t.price = v; }); });
+  connect(price_, &NumberField::committed, &session_, &Session::seal);
+  auto* wear = new QHBoxLayout;
+  gone_ = make_label({}, "quiet", editor_);
+  gone_->setObjectName(QStringLiteral("toolGone"));
+  auto* fresh = new QPushButton(tr("It is a new one"), editor_);
+  fresh->setObjectName(QStringLiteral("toolIsNew"));
+  fresh->setToolTip(tr("What it has marked is counted from now on"));
+  set_kind(fresh, "chip");
+  wear->addWidget(gone_, 1);
+  wear->addWidget(fresh);
+  form->addRow(wear);
+  connect(fresh, &QPushButton::clicked, this, [this] { log_.putInNew(tool_); });
+  connect(&log_, &LogDesk::changed, this, [this] {
+    worn_.clear();
+    showWear();
+  });
   covers_ = number(tr("fills close at"), "toolCovers", {}, 2, 0, 20, &Tool::covers_mm);
   covers_->setToolTip(
       tr("The widest spacing of a fill at which no stock shows between its strokes; 0: the tip width. A swatch tells"));
@@ -249,6 +273,8 @@ void ToolRack::update() {
   for (auto* field : {tip_x_, tip_y_, sits_}) show(field, !blade);
   show(dry_, inks), show(transfers_, inks), show(covers_, !blade);
   lasts_->setValue(tool->lasts_m);
+  price_->setValue(tool->price);
+  showWear();
   covers_->setValue(tool->covers_mm, session_.project().unit);
   trail_->setValue(tool->trail_mm, session_.project().unit);
   overcut_->setValue(tool->overcut_mm, session_.project().unit);
@@ -264,6 +290,16 @@ void ToolRack::update() {
   }
   remove_->setEnabled(!wants_tool(project, tool_));
   remove_->setToolTip(used == 0 ? QString() : tr("%1 still want it").arg(counted(used, tr("line"), tr("lines"))));
+}
+
+void ToolRack::showWear() {
+  if (tool_.empty() || worn_ == tool_) return;
+  worn_ = tool_;
+  gone_->clear();
+  log_.metresOf(tool_, [this, tool = tool_](double metres) {
+    if (tool != tool_) return;
+    gone_->setText(tr("%1 m so far").arg(QLocale().toString(metres, 'f', metres < 10 ? 2 : 0)));
+  });
 }
 
 }  // namespace dotlane

@@ -3,6 +3,7 @@
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLocale>
 #include <QPainter>
 #include <QPainterPath>
 #include <QPushButton>
@@ -70,6 +71,11 @@ ShelfCard::ShelfCard(Session& session, SheetDesk& desk, QWidget* parent)
   form->addRow(make_label(tr("width"), "quiet", this), width_);
   form->addRow(make_label(tr("height"), "quiet", this), height_);
   form->addRow(make_label(tr("how many"), "quiet", this), count_);
+  price_ = new NumberField(tr("Price of a sheet for the shelf"), Kind::plain, this, {}, 2);
+  price_->setObjectName(QStringLiteral("shelfPrice"));
+  price_->setRange(0, 1e6);
+  price_->setZero(tr("not said"));
+  form->addRow(make_label(tr("each costs"), "quiet", this), price_);
   auto* row = new QHBoxLayout;
   row->setSpacing(5);
   const auto button = [&](const QString& text, const char* name, const QString& tip) {
@@ -123,6 +129,7 @@ void ShelfCard::addSheets() {
   item.stock = stock();
   item.width_mm = width_->value(), item.height_mm = height_->value();
   if (count_->value() > 0) item.count = static_cast<int>(count_->value());
+  item.price = price_->value();
   add_to_shelf(next, std::move(item));
   session_.commit(std::move(next), tr("Put on the shelf"));
 }
@@ -154,8 +161,9 @@ void ShelfCard::update() {
     stock_->setCurrentIndex(std::max(0, stock_->findData(now)));
   }
   for (auto* f : {width_, height_}) f->setValue(f->value(), project.unit);
-  if (shown_ == project.shelf && unit_ == project.unit && items_->count() > 0) return;
-  shown_ = project.shelf, unit_ = project.unit;
+  auto taken = reserved(project);
+  if (shown_ == project.shelf && unit_ == project.unit && taken == taken_ && items_->count() > 0) return;
+  shown_ = project.shelf, unit_ = project.unit, taken_ = std::move(taken);
   while (QLayoutItem* item = items_->takeAt(0)) {
     if (item->widget()) item->widget()->hide(), item->widget()->deleteLater();
     delete item;
@@ -176,6 +184,12 @@ void ShelfCard::update() {
         size_text(Box::of(0, 0, item.width_mm, item.height_mm), project.unit) + QChar(' ') + unit_word(project.unit);
     text += item.count ? QStringLiteral(", %1 ×").arg(*item.count) : tr(", any number");
     if (!item.outline.empty()) text = tr("scrap, %1").arg(text);
+    if (item.price > 0) text += QStringLiteral(", ") + QLocale().toCurrencyString(item.price);
+    for (const auto& now : taken_) {
+      if (now.item != item.id || now.sheets == 0) continue;
+      text += tr("\n%1 reserved").arg(now.sheets);
+      if (now.missing > 0) text += tr(", %1 to buy").arg(now.missing);
+    }
     auto* label = make_label(qs(stock ? stock->name : item.stock) + QLatin1Char('\n') + text +
                                  (item.from.empty() ? QString() : QLatin1Char('\n') + tr("from %1").arg(qs(item.from))),
                              "quiet", line);

@@ -8,6 +8,7 @@
 
 #include "app/sheets/sheet_desk.hpp"
 #include "app/widgets/number_field.hpp"
+#include "core/plan/stock_book.hpp"
 
 namespace dotlane {
 
@@ -30,9 +31,10 @@ class ShelfCard : public QWidget {
   SheetDesk& desk_;
   QVBoxLayout* items_;
   QComboBox* stock_;
-  NumberField *width_, *height_, *count_;
+  NumberField *width_, *height_, *count_, *price_;
   QLineEdit* outline_;
   std::vector<ShelfItem> shown_;
+  std::vector<Reserved> taken_;
   LengthUnit unit_ = LengthUnit::mm;
   std::string stocks_, of_sheet_;
 };

@@ -83,6 +83,7 @@ ShelfItem read_shelf_item(const Json& json, const std::string& where) {
   if (f.find("count")) f.integer("count", item.count.emplace(), 0, kMostIds);
   if (const Json* outline = f.find("outline_mm")) item.outline = read_outline(*outline, f.name_of("outline_mm"));
   f.text("from", item.from);
+  f.number("price", item.price, 0, 1e6);
   item.unknown = f.unknown();
   return item;
 }
@@ -187,6 +188,7 @@ Json to_value(const ShelfItem& s) {
   if (s.count) j["count"] = *s.count;
   if (!s.outline.empty()) j["outline_mm"] = to_value(s.outline);
   if (!s.from.empty()) j["from"] = s.from;
+  if (s.price != 0) j["price"] = s.price;
   keep(j, s.unknown);
   return j;
 }

@@ -367,6 +367,7 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
         loaded.unknown = holder.unknown();
       },
       4);
+  f.number("minute_price", plan.minute_price, 0, 1e6);
   f.list("roles_not_now",
          [&](const Json& role, const std::string& at) { plan.roles_not_now.push_back(read_role(role, at)); });
   plan.unknown = f.unknown();

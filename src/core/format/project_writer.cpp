@@ -171,6 +171,7 @@ Json to_value(const Tool& t) {
   if (t.tip_mm.y != 0) j["tip_y_mm"] = t.tip_mm.y;
   if (t.lasts_m != 0) j["lasts_m"] = t.lasts_m;
   if (t.covers_mm != 0) j["covers_mm"] = t.covers_mm;
+  if (t.price != 0) j["price"] = t.price;
   if (t.sits_deg != 0) j["sits_deg"] = t.sits_deg;
   if (t.transfers) j["transfers"] = true;
   keep(j, t.unknown);
@@ -262,6 +263,7 @@ Json to_value(const Machine& m) {
 Json to_value(const PlanSettings& p) {
   Json j;
   j["role_order"] = role_words(p.role_order);
+  if (p.minute_price != 0) j["minute_price"] = p.minute_price;
   const auto line = [](const PassLine& l) {
     Json out{{"piece", l.piece}, {"line", l.line}, {"sheet", l.sheet}};
     keep(out, l.unknown);

@@ -51,6 +51,7 @@ Tool read_tool(const Json& json, const std::string& where) {
   f.number("tip_y_mm", tool.tip_mm.y, -20, 20);
   f.number("lasts_m", tool.lasts_m, 0, 1e6);
   f.number("covers_mm", tool.covers_mm, 0, 20);
+  f.number("price", tool.price, 0, 1e6);
   f.number("sits_deg", tool.sits_deg, -360, 360);
   f.boolean("transfers", tool.transfers);
   tool.unknown = f.unknown();

@@ -31,7 +31,7 @@ CREATE TABLE passes (
   thickness_mm REAL NOT NULL, grammage_gsm REAL NOT NULL, holder INTEGER NOT NULL, force_gf REAL NOT NULL,
   speed_mm_s REAL NOT NULL, depth REAL NOT NULL, repeats INTEGER NOT NULL, planned_s REAL NOT NULL,
   real_s REAL NOT NULL, lifts INTEGER NOT NULL, metres REAL NOT NULL, PRIMARY KEY (run, pass)) STRICT, WITHOUT ROWID;
-CREATE INDEX passes_by_stock ON passes (stock, tool);
+CREATE INDEX passes_by_stock ON passes (stock, stock_name);
 CREATE TABLE pauses (
   run INTEGER NOT NULL REFERENCES runs (id) ON DELETE CASCADE, number INTEGER NOT NULL, planned_s REAL NOT NULL,
   real_s REAL NOT NULL, PRIMARY KEY (run, number)) STRICT, WITHOUT ROWID;
@@ -54,7 +54,7 @@ CREATE TABLE photos (
 )",
                             // 3: when blades, tips and pens were changed for new ones
                             R"(
-CREATE INDEX passes_by_tool ON passes (tool);
+CREATE INDEX passes_by_tool ON passes (tool, tool_name);
 CREATE TABLE changes (tool TEXT NOT NULL, at TEXT NOT NULL, PRIMARY KEY (tool, at)) STRICT, WITHOUT ROWID;
 )"};
 
@@ -356,6 +356,10 @@ Result<std::int64_t> Logbook::keep(const LoggedRun& run, std::string_view projec
     if (!picture.empty()) {
       Statement add(d, "INSERT INTO pictures (run, png) VALUES (?, ?)");
       add.bind(id).bind_blob(picture).run();
+      // Of older runs what was planned is shown instead.
+      Statement drop(d,
+                     "DELETE FROM pictures WHERE run <= (SELECT run FROM pictures ORDER BY run DESC LIMIT 1 OFFSET ?)");
+      drop.bind(kPicturesKept).run();
     }
     whole.commit();
     return id;

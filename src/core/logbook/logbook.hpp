@@ -81,6 +81,9 @@ class Logbook {
   std::unique_ptr<Database> database_;
 };
 
+/// Pictures are kept of the newest so many runs: some 12 KB each.
+inline constexpr int kPicturesKept = 3000;
+
 /// The version of the file that this program writes; the steps by which older ones become it.
 [[nodiscard]] int logbook_version();
 /// A file as an older version made it, for tests of the way up. `version` is 1 to logbook_version().

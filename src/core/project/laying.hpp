@@ -110,6 +110,7 @@ struct ShelfItem {
   std::optional<int> count;            ///< nothing: as many as are wanted
   Outline outline;                     ///< of a scrap, mm from the top left corner of its box; else empty
   std::string from;                    ///< where it came from, for people
+  double price = 0;                    ///< of one sheet, or of the scrap, in the user's money; 0: nobody said
   Unknown unknown{};
   friend bool operator==(const ShelfItem&, const ShelfItem&) = default;
 };

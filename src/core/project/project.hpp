@@ -136,6 +136,7 @@ struct Tool {
   bool transfers = false;  ///< its ink is ironed on
   double sits_deg = 0;     ///< how far it is turned from there, counter-clockwise as seen from above
   double lasts_m = 0;      ///< how far it marks until it is dry or worn out; 0: nobody knows
+  double price = 0;        ///< of a new one, in the user's money; 0: nobody said
   double covers_mm = 0;    ///< strokes of a fill so far apart just cover, as seen on a swatch; 0: as wide as its tip
   Unknown unknown;
   friend bool operator==(const Tool&, const Tool&) = default;
@@ -279,6 +280,7 @@ struct PlanSettings {
   bool by_tool = false;              ///< all mats with the tools that are loaded, before these change
   std::vector<std::string> not_now;  ///< pass keys that are left out of the run
   std::vector<Role> roles_not_now;   ///< roles that are left out of the run
+  double minute_price = 0;           ///< of who works, in the user's money a minute; 0: not counted
   Unknown unknown;
   friend bool operator==(const PlanSettings&, const PlanSettings&) = default;
 };
