@@ -96,8 +96,8 @@ void fit_30_stocks(benchmark::State& state) {
   for (std::size_t s = 0; s < 30; ++s) {
     stocks.push_back({"stock-" + std::to_string(s), "card", 0.1 + 0.02 * static_cast<double>(s), 100, 100, 3});
     for (int n = 0; n < 12; ++n)
-      tried.push_back(
-          {s, 50.0 + static_cast<double>(random() % 150), 1.0 + random() % 8, 1, kCameOut[1 + random() % 3]});
+      tried.push_back({s, 50.0 + static_cast<double>(random() % 150), 1.0 + static_cast<double>(random() % 8), 1,
+                       kCameOut[1 + random() % 3]});
   }
   for (auto _ : state) {
     const CutModel model(stocks, tried);
