@@ -248,7 +248,8 @@ void TopBar::resizeEvent(QResizeEvent* event) {
 void TopBar::fitPills() {
   const auto tight = [this] {
     layout()->invalidate();
-    return layout()->totalMinimumSize().width() > width();
+    // What the last edit cost is told in full.
+    return layout()->totalMinimumSize().width() + cost_->sizeHint().width() > width();
   };
   for (auto* pill : stages_) pill->setShort(false);
   if (!tight()) return;
@@ -278,6 +279,7 @@ void TopBar::updateCost() {
   const double seconds = now_.seconds - before_.seconds;
   if (std::abs(seconds) >= 1) parts << sign(seconds) + time_text(std::abs(seconds));
   cost_->setText(parts.join(QStringLiteral("  ·  ")));
+  fitPills();
   cost_->setToolTip(parts.isEmpty() ? QString() : tr("What the last edit cost or saved: %1").arg(cost_->text()));
 }
 

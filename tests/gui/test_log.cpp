@@ -103,6 +103,20 @@ TEST_CASE("a run writes itself down, how it came out is one click, and stands in
   o.click("came-9-torn");
   o.window.log().settle();
   CHECK(o.window.log().chosen()->passes.back().came_out == CameOut::torn);
+  // A photograph is kept as a shrunk copy; what is none is said.
+  QImage large(3000, 2000, QImage::Format_RGB32);
+  large.fill(Qt::darkCyan);
+  const QString file = o.folder.filePath(QStringLiteral("table.png"));
+  REQUIRE(large.save(file));
+  o.answers.open = {file, o.folder.filePath(QStringLiteral("card.hpgl"))};
+  o.click("addPhoto");
+  o.window.log().settle();
+  o.window.log().settle();
+  REQUIRE(o.window.log().chosen()->photos.size() == 1);
+  QImage kept(o.window.log().photoPath(o.window.log().chosen()->photos.front()));
+  CHECK(kept.width() == 1600);
+  CHECK_FALSE(o.find<QLabel>("runPhoto")->pixmap(Qt::ReturnByValue).isNull());
+  CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("card.hpgl")));
   // There is a picture of what came of it.
   wait_for([&] { return !o.window.log().picture(chosen->id).isNull(); });
   CHECK(painted(&tiles(o)) > 0.02);

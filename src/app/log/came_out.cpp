@@ -9,6 +9,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "app/dialogs.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -98,7 +99,9 @@ CameOutCard::CameOutCard(LogDesk& desk, const LoggedRun& run, QWidget* parent) :
     label->setWordWrap(false);
     label->setMinimumWidth(0);
     label->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+    label->setToolTip(name);
     line->addWidget(label, 1);
+    line->addSpacing(5);
     auto* group = new QButtonGroup(this);
     for (const CameOut out : kSaid) {
       auto* button = new QPushButton(came_out_icon(out), {}, this);
@@ -137,6 +140,16 @@ CameOutCard::CameOutCard(LogDesk& desk, const LoggedRun& run, QWidget* parent) :
     weeding->addWidget(button);
     connect(button, &QPushButton::clicked, this, [&desk, id = run.id, k = kind] { desk.say(id, k); });
   }
+  auto* photo = new QPushButton(tr("Photo…"), this);
+  photo->setObjectName(QStringLiteral("addPhoto"));
+  photo->setToolTip(tr("Keeps shrunk copies of photographs with the run"));
+  set_kind(photo, "chip");
+  weeding->addWidget(photo);
+  connect(photo, &QPushButton::clicked, this, [this, &desk, id = run.id] {
+    const QStringList files =
+        dialogs().openFiles(this, tr("Photographs of what came out"), tr("Pictures (*.png *.jpg *.jpeg *.bmp)"));
+    if (!files.isEmpty()) desk.addPhotos(id, files);
+  });
   column->addLayout(weeding);
   auto* note = new QLineEdit(qs(run.note), this);
   note->setObjectName(QStringLiteral("runNote"));

@@ -2,6 +2,9 @@
 
 #include <QCoreApplication>
 #include <QDateTime>
+#include <QDir>
+#include <QFileInfo>
+#include <QImageReader>
 #include <QPointer>
 #include <QStandardPaths>
 #include <map>
@@ -23,7 +26,9 @@ constexpr int kPicturesShown = 600;
 
 LogDesk::LogDesk(QObject* parent, const std::string& file) : QObject(parent) {
   pool_.setMaxThreadCount(1);
-  openBook(file.empty() ? data_folder() + "/logbook.sqlite" : file);
+  const std::string path = file.empty() ? data_folder() + "/logbook.sqlite" : file;
+  folder_ = path.substr(0, path.rfind('/'));
+  openBook(path);
 }
 
 LogDesk::~LogDesk() { pool_.waitForDone(); }
@@ -132,6 +137,40 @@ void LogDesk::note(std::int64_t run, const QString& note) {
   aside([this, run, text = note.toStdString()](Logbook& book) -> std::function<void()> {
     (void)book.note(run, text);
     return [this] { read(); };
+  });
+}
+
+QString LogDesk::photoPath(const std::string& name) const { return qs(folder_ + "/photos/" + name); }
+
+void LogDesk::addPhotos(std::int64_t run, const QStringList& files) {
+  aside([this, run, files, folder = qs(folder_ + "/photos")](Logbook& book) -> std::function<void()> {
+    constexpr int kLongest = 1600, kQuality = 85;  // px; percent
+    QStringList trouble;
+    const auto entry = book.run(run);
+    std::size_t n = entry ? entry->photos.size() : 0;
+    QDir().mkpath(folder);
+    for (const QString& file : files) {
+      QImageReader reader(file);
+      reader.setAutoTransform(true);
+      QImage image = reader.read();
+      if (image.isNull() || !entry) {
+        trouble << tr("%1 is no picture that can be read").arg(QFileInfo(file).fileName());
+        continue;
+      }
+      if (std::max(image.width(), image.height()) > kLongest)
+        image = image.scaled(kLongest, kLongest, Qt::KeepAspectRatio, Qt::SmoothTransformation);
+      const QString name = QStringLiteral("%1-%2.jpg").arg(qs(entry->job)).arg(++n);
+      if (image.save(folder + QLatin1Char('/') + name, "JPG", kQuality)) {
+        (void)book.add_photo(run, name.toStdString());
+      } else {
+        trouble << tr("%1 could not be kept: %2 cannot be written").arg(QFileInfo(file).fileName(), folder);
+      }
+    }
+    return [this, run, trouble] {
+      if (!trouble.isEmpty()) emit said(trouble.join(QStringLiteral(". ")), true);
+      if (chosen_ && chosen_->id == run) choose(run);
+      emit photographed(run);
+    };
   });
 }
 

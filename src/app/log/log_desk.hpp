@@ -34,6 +34,9 @@ class LogDesk : public QObject {
   void say(std::int64_t run, int pass, CameOut out);  ///< of all passes where `pass` is 0
   void say(std::int64_t run, Weeding weeding);
   void note(std::int64_t run, const QString& note);
+  /// Photographs of what came out: shrunk copies beside the logbook.
+  void addPhotos(std::int64_t run, const QStringList& files);
+  [[nodiscard]] QString photoPath(const std::string& name) const;
 
   [[nodiscard]] const RunFilter& filter() const { return filter_; }
   void setFilter(const RunFilter& filter);
@@ -81,6 +84,7 @@ class LogDesk : public QObject {
   void changed();        ///< the list, or what there is to filter by
   void chosenChanged();  ///< what is looked at
   void pictureCame(qint64 run);
+  void photographed(qint64 run);  ///< photographs of it were added
   void said(const QString& message, bool problem);
 
  private:
@@ -90,7 +94,8 @@ class LogDesk : public QObject {
   void read(bool all = true);                               // else what there is to filter by stays
   QImage planned_picture(Logbook& book, std::int64_t run);  // in the pool
 
-  QThreadPool pool_;  // one thread, which alone touches the book
+  std::string folder_;  // of the logbook
+  QThreadPool pool_;    // one thread, which alone touches the book
   std::shared_ptr<std::optional<Logbook>> book_ = std::make_shared<std::optional<Logbook>>();
   int working_ = 0;
   bool keeps_ = true;

@@ -2,6 +2,7 @@
 
 #include <QDateTime>
 #include <QFormLayout>
+#include <QImageReader>
 #include <QLocale>
 #include <QPushButton>
 
@@ -81,6 +82,21 @@ void LogPanel::showRun(const LoggedRun& run) {
   contents_->addWidget(figures);
   contents_->addWidget(make_label(tr("How did it come out?"), "heading", body()));
   contents_->addWidget(new CameOutCard(desk_, run, body()));
+  for (const auto& photo : run.photos) {
+    auto* shown = new QLabel(body());
+    shown->setObjectName(QStringLiteral("runPhoto"));
+    shown->setAccessibleName(tr("A photograph of what came out"));
+    constexpr int kWide = 240;
+    QImageReader reader(desk_.photoPath(photo));
+    reader.setScaledSize(reader.size().scaled(kWide, kWide, Qt::KeepAspectRatio));
+    const QImage image = reader.read();
+    if (image.isNull()) {
+      shown->setText(tr("%1 is not there any more").arg(qs(photo)));
+    } else {
+      shown->setPixmap(QPixmap::fromImage(image));
+    }
+    contents_->addWidget(shown);
+  }
   contents_->addWidget(make_label(tr("What was set"), "heading", body()));
   for (const auto& p : run.passes) {
     contents_->addWidget(
