@@ -323,7 +323,6 @@ TEST_CASE("a run is logged from its journal: passes with their seconds, pauses w
   journal.lines.push_back({.kind = Kind::part, .number = 1});
   // Twice as slow as planned, told instruction by instruction; the clock runs on over two parts.
   double clock = 0;
-  double since = 0;
   for (std::size_t i = 0; i < job.instructions.size(); ++i) {
     const Instruction& now = job.instructions[i];
     if (const auto* load = std::get_if<LoadHolders>(&now.what); load && load->pause) {
@@ -334,7 +333,6 @@ TEST_CASE("a run is logged from its journal: passes with their seconds, pauses w
       const auto& ends = job.plan.passes[now.pass].stroke_end_s;
       clock += 2 * (ends[now.stroke] - (now.stroke > 0 ? ends[now.stroke - 1] : 0));
     }
-    since += 1;
     journal.lines.push_back({.kind = Kind::done, .place = {i + 1, 0}, .seconds = clock});
   }
   journal.seconds = clock;
