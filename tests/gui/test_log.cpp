@@ -218,6 +218,13 @@ TEST_CASE("what worked is a field for each stock, and proposes settings where th
   const Pass cut = o.session().derived().plan.passes.back();
   REQUIRE(cut.role == Role::cut);
   const std::string stock = find_sheet(o.project(), cut.sheet)->stock;
+  o.stage(Stage::passes);
+  QTest::mouseClick(o.window.lanes().viewport(), Qt::LeftButton, {},
+                    o.window.lanes().blockOf(cut.index).center().toPoint());
+  o.window.log().settle();
+  wait_for([&] { return o.find<QLabel>("advice")->isVisible(); });
+  CHECK(o.find<QLabel>("advice")->text().startsWith(QStringLiteral("From the shelf")));
+  CHECK_FALSE(o.find<QPushButton>("takeAdvice")->isVisible());
   std::vector<LoggedRun> before;
   for (int n = 0; n < 9; ++n)
     before.push_back(
@@ -238,7 +245,7 @@ TEST_CASE("what worked is a field for each stock, and proposes settings where th
   QTest::mouseClick(lanes.viewport(), Qt::LeftButton, {}, lanes.blockOf(cut.index).center().toPoint());
   o.window.log().settle();
   auto* advice = o.find<QLabel>("advice");
-  wait_for([&] { return advice->isVisible(); });
+  wait_for([&] { return advice->isVisible() && !advice->text().startsWith(QStringLiteral("From the shelf")); });
   CHECK(advice->text().contains(QStringLiteral("From 9")));
   auto* take = o.find<QPushButton>("takeAdvice");
   REQUIRE(take->isVisible());

@@ -45,13 +45,18 @@ void AdviceLine::setPass(const Pass* pass) {
   hide();
   desk_.advise(session_.project(), sheet->stock, pass->tool, pass->role,
                [this, asked](const std::optional<Advice>& advice) {
-                 if (asked != asked_ || !advice || advice->from_runs == 0) return;
+                 if (asked != asked_ || !advice) return;
                  advice_ = advice;
                  show(*advice);
                });
 }
 
 void AdviceLine::show(const Advice& advice) {
+  if (advice.from_runs == 0) {
+    text_->setText(tr("From the shelf: nobody has said yet how a pass like this came out."));
+    set_->hide();
+    return QWidget::show();
+  }
   const QLocale locale;
   QString what = tr("%1 gf").arg(locale.toString(advice.force_gf, 'f', 0));
   if (advice.depth > 0) what += tr(", mark %1").arg(locale.toString(advice.depth, 'f', 0));
