@@ -88,3 +88,16 @@ TEST_CASE("a full sheet has no corner for a test cut, and says so") {
   CHECK(test.empty());
   CHECK(test.no_room == std::vector<int>{1});
 }
+
+TEST_CASE("a test cut comes free, whatever tabs hold the parts") {
+  Project p = load_project(std::string(DOTLANE_DEMO) + "/lighthouse-card.dotlane").value();
+  for (auto& stock : p.stocks) stock.settings[Role::cut].tabs = 3;
+  const Derived whole = derived_from(p);
+  const auto held = [](const Plan& plan) {
+    return std::count_if(plan.passes.begin(), plan.passes.end(), [](const Pass& pass) { return pass.lead.tabs > 0; });
+  };
+  CHECK(held(whole.plan) > 0);
+  const Derived test = derived_from(test_cut_of(p, whole.drawing, whole.layout).project);
+  REQUIRE_FALSE(test.plan.passes.empty());
+  CHECK(held(test.plan) == 0);
+}

@@ -98,6 +98,18 @@ TEST_CASE("a run writes itself down, how it came out is one click, and stands in
   CHECK(chosen->passes.back().came_out == CameOut::weak);
   CHECK(chosen->weeding == Weeding::easy);
   CHECK(chosen->note == "for the pier stall");
+  // A note is taken back as it was written.
+  auto* card = o.find<QWidget>("logPanel");
+  for (const char* text : {"for the quay stall", "for the pier stall"}) {
+    auto* note = card->findChild<QLineEdit*>(QStringLiteral("runNote"));
+    QTest::mouseClick(note, Qt::LeftButton);
+    QTest::keyClick(note, Qt::Key_A, Qt::ControlModifier);
+    type(note, QString::fromLatin1(text));
+    QTest::keyClick(note, Qt::Key_Return);
+    o.window.log().settle();
+    CHECK(chosen->note == text);
+    CHECK(card->findChild<QLineEdit*>(QStringLiteral("runNote")) == note);  // not shown anew under the pointer
+  }
   CHECK(o.find<QLabel>("loggedName")->text() == QStringLiteral("Lighthouse card"));
   // Said otherwise later, in the log itself.
   o.click("came-9-torn");

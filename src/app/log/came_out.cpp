@@ -156,8 +156,10 @@ CameOutCard::CameOutCard(LogDesk& desk, const LoggedRun& run, QWidget* parent) :
   note->setAccessibleName(tr("A note on the run"));
   note->setPlaceholderText(tr("a note"));
   column->addWidget(note);
-  connect(note, &QLineEdit::editingFinished, this, [&desk, id = run.id, note, before = qs(run.note)] {
-    if (note->text() != before) desk.note(id, note->text());
+  connect(note, &QLineEdit::editingFinished, this, [&desk, id = run.id, note, kept = qs(run.note)]() mutable {
+    if (note->text() == kept) return;
+    kept = note->text();
+    desk.note(id, kept);
   });
 }
 

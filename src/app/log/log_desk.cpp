@@ -110,33 +110,42 @@ void LogDesk::keep(std::function<LoggedRun()> run, std::shared_ptr<const std::st
   });
 }
 
+bool LogDesk::written(const Result<void>& done) {
+  if (!done) emit said(tr("What you said of the run is not kept: %1").arg(qs(done.error().line())), true);
+  return done.has_value();
+}
+
+std::function<void()> LogDesk::shown(std::int64_t run, Result<void> done) {
+  return [this, run, done = std::move(done)] {
+    written(done);
+    if (chosen_ && chosen_->id == run) choose(run);
+    read();
+  };
+}
+
 void LogDesk::say(std::int64_t run, int pass, CameOut out) {
   aside([this, run, pass, out](Logbook& book) -> std::function<void()> {
     const auto now = book.run(run);
-    if (!now) return {};
+    if (!now) return shown(run, tl::unexpected<Error>(now.error()));
+    Result<void> done;
     for (const auto& p : now->passes) {
-      if (pass == 0 || p.index == pass) (void)book.say(run, p.index, out);
+      if (done && (pass == 0 || p.index == pass)) done = book.say(run, p.index, out);
     }
-    return [this, run] {
-      if (chosen_ && chosen_->id == run) choose(run);
-      read();
-    };
+    return shown(run, done);
   });
 }
 
 void LogDesk::say(std::int64_t run, Weeding weeding) {
-  aside([this, run, weeding](Logbook& book) -> std::function<void()> {
-    (void)book.say(run, weeding);
-    return [this, run] {
-      if (chosen_ && chosen_->id == run) choose(run);
-    };
-  });
+  aside([this, run, weeding](Logbook& book) -> std::function<void()> { return shown(run, book.say(run, weeding)); });
 }
 
 void LogDesk::note(std::int64_t run, const QString& note) {
   aside([this, run, text = note.toStdString()](Logbook& book) -> std::function<void()> {
-    (void)book.note(run, text);
-    return [this] { read(); };
+    return [this, run, text, done = book.note(run, text)] {
+      // Not shown anew: leaving the field may be the first half of a click on what stands beside it.
+      if (written(done) && chosen_ && chosen_->id == run) chosen_->note = text;
+      read();
+    };
   });
 }
 
@@ -161,7 +170,8 @@ void LogDesk::addPhotos(std::int64_t run, const QStringList& files) {
         image = image.scaled(kLongest, kLongest, Qt::KeepAspectRatio, Qt::SmoothTransformation);
       const QString name = QStringLiteral("%1-%2.jpg").arg(qs(entry->job)).arg(++n);
       if (image.save(folder + QLatin1Char('/') + name, "JPG", kQuality)) {
-        (void)book.add_photo(run, name.toStdString());
+        const auto kept = book.add_photo(run, name.toStdString());
+        if (!kept) trouble << qs(kept.error().line());
       } else {
         trouble << tr("%1 could not be kept: %2 cannot be written").arg(QFileInfo(file).fileName(), folder);
       }
@@ -169,7 +179,6 @@ void LogDesk::addPhotos(std::int64_t run, const QStringList& files) {
     return [this, run, trouble] {
       if (!trouble.isEmpty()) emit said(trouble.join(QStringLiteral(". ")), true);
       if (chosen_ && chosen_->id == run) choose(run);
-      emit photographed(run);
     };
   });
 }
@@ -209,9 +218,10 @@ void LogDesk::choose(std::int64_t run) {
 }
 
 void LogDesk::compareWith(std::int64_t run) {
-  aside([this, run](Logbook& book) -> std::function<void()> {
+  aside([this, run, beside = wanted_](Logbook& book) -> std::function<void()> {
     auto found = std::make_shared<Result<LoggedRun>>(book.run(run));
-    return [this, found] {
+    return [this, found, beside] {
+      if (beside != wanted_) return;
       compared_.reset();
       if (*found) compared_ = std::move(**found);
       emit chosenChanged();

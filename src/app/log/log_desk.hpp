@@ -52,13 +52,12 @@ class LogDesk : public QObject {
   /// The project as it was then; `then` hears its text.
   void projectOf(std::int64_t run, std::function<void(std::string)> then);
 
-  /// One stock and tool that were tried: what was set and what came of it, and what the model makes of that.
+  /// One stock and tool that were tried: what was set, what came of it and what the model makes of that.
   struct Field {
     QString stock, tool;
     std::vector<Tried> tried;
     std::vector<double> forces, depths;  ///< of the map
     std::vector<double> clean;           ///< by force, then by depth: the chance
-    Advice advice;
   };
   /// What worked, stock by stock; `then` hears it.
   void fields(const Project& project, std::function<void(std::vector<Field>)> then);
@@ -84,15 +83,16 @@ class LogDesk : public QObject {
   void changed();        ///< the list, or what there is to filter by
   void chosenChanged();  ///< what is looked at
   void pictureCame(qint64 run);
-  void photographed(qint64 run);  ///< photographs of it were added
   void said(const QString& message, bool problem);
 
  private:
   /// Work on the logbook; what it returns runs in the window. Not at all while there is no logbook.
   void aside(std::function<std::function<void()>(Logbook&)> work);
   void openBook(const std::string& file);
-  void read(bool all = true);                               // else what there is to filter by stays
-  QImage planned_picture(Logbook& book, std::int64_t run);  // in the pool
+  void read(bool all = true);                                        // else what there is to filter by stays
+  bool written(const Result<void>& done);                            // says so where it was not
+  std::function<void()> shown(std::int64_t run, Result<void> done);  // after a change to it, in the window
+  QImage planned_picture(Logbook& book, std::int64_t run);           // in the pool
 
   std::string folder_;  // of the logbook
   QThreadPool pool_;    // one thread, which alone touches the book

@@ -5,6 +5,7 @@
 #include <limits>
 
 #include "core/geometry/parallel.hpp"
+#include "core/median.hpp"
 
 namespace dotlane {
 namespace {
@@ -48,17 +49,6 @@ class Along {
   std::vector<double> way_;
 };
 
-/// The middle one of values that stand for lengths.
-double median_of(std::vector<std::pair<double, double>>& values) {
-  std::sort(values.begin(), values.end());
-  double half = 0;
-  for (const auto& [value, length] : values) half += length / 2;
-  for (const auto& [value, length] : values) {
-    if ((half -= length) <= 0) return value;
-  }
-  return 0;
-}
-
 OneRun judge(const HeadRun& run, const Affine& lies, const std::vector<const Mark*>& marks) {
   OneRun out;
   std::vector<Vec> course = run.course();
@@ -100,7 +90,7 @@ OneRun judge(const HeadRun& run, const Affine& lies, const std::vector<const Mar
     }
   }
   // Corners: does any mark of this stretch come near? What is off all along, landed beside its course, rounds none.
-  const double usual = median_of(all);
+  const double usual = weighted_median(all);
   for (std::size_t i = 1; i + 1 < course.size() && !marks.empty(); ++i) {
     std::size_t before = i, after = i;  // an edge that turns where it stands is one place
     while (before > 0 && distance(course[before], course[i]) < 1e-9) --before;

@@ -67,7 +67,10 @@ TestCut test_cut_of(const Project& project, const Drawing& drawing, const Layout
   test.pieces.clear(), test.sheets.clear(), test.parts.clear(), test.guides.clear();
   test.laying.number_tool.clear();
   test.plan.by_hand.clear(), test.plan.pins.clear(), test.plan.not_now.clear(), test.plan.roles_not_now.clear();
-  for (auto& stock : test.stocks) stock.laid_out = LaidOut::as_drawn;
+  for (auto& stock : test.stocks) {
+    stock.laid_out = LaidOut::as_drawn;
+    for (auto& [role, setting] : stock.settings) setting.tabs = 0;  // what is tested is whether it comes free
+  }
   for (const auto& sheet : layout.sheets) {
     const auto blades = blades_on(project, sheet);
     if (sheet.sheet.not_now || blades.empty()) continue;

@@ -2,16 +2,13 @@
 
 #include <algorithm>
 
+#include "core/median.hpp"
+
 namespace dotlane {
 namespace {
 
 /// Stocks are of one kind when their ids begin alike: "cover-65", "cover-80".
 std::string kind_of(const std::string& id) { return id.substr(0, id.find('-')); }
-
-double median_of(std::vector<double> values) {
-  std::sort(values.begin(), values.end());
-  return values[values.size() / 2];
-}
 
 }  // namespace
 
@@ -58,13 +55,13 @@ Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs
   limits.most_gf = std::min(std::max(tool->max_force_gf, tool->min_force_gf), project.machine.max_force_gf);
   if (tool->kind != ToolKind::blade || at->preset_depth <= 0) limits.most_depth = 0;
   Advice out;
-  std::vector<double> speeds;
+  std::vector<std::pair<double, double>> speeds;  // each counts alike
   for (const auto& run : runs) {
     for (const auto& pass : run.passes) {
       if (pass.stock != stock || pass.tool != tool_id || pass.role != role) continue;
       if (pass.came_out == CameOut::unsaid || pass.came_out == CameOut::skipped) continue;
       ++out.from_runs;
-      if (pass.came_out == CameOut::good) speeds.push_back(pass.speed_mm_s);
+      if (pass.came_out == CameOut::good) speeds.emplace_back(pass.speed_mm_s, 1);
     }
   }
   const CutModel model(std::move(known.stocks), known.tried);
@@ -74,7 +71,7 @@ Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs
   out.spread = best.spread;
   out.next_test = model.next_test(which, limits);
   const Stock* shelf = find_stock(project, stock);
-  out.speed_mm_s = !speeds.empty() ? median_of(speeds) : setting_for(shelf ? *shelf : Stock{}, role).speed_mm_s;
+  out.speed_mm_s = !speeds.empty() ? weighted_median(speeds) : setting_for(shelf ? *shelf : Stock{}, role).speed_mm_s;
   return out;
 }
 

@@ -3,22 +3,9 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/median.hpp"
+
 namespace dotlane {
-namespace {
-
-/// The middle one of values with weights.
-double weighted_median(std::vector<std::pair<double, double>> values) {
-  std::sort(values.begin(), values.end());
-  double half = 0;
-  for (const auto& [value, weight] : values) half += weight / 2;
-  for (const auto& [value, weight] : values) {
-    if ((half -= weight) <= 0) return value;
-  }
-  return values.back().first;
-}
-
-}  // namespace
-
 std::map<Role, Pace> learned_pace(const std::vector<LoggedRun>& runs, const std::string& machine, std::size_t least) {
   constexpr double kWorth = 2;  // s
   std::map<Role, std::vector<std::pair<double, double>>> ratios;
