@@ -5,7 +5,7 @@ import pathlib
 import subprocess
 import tempfile
 
-from cli_run import check, cli, finish, report, root, run
+from cli_run import check, cli, finish, guard, report, root, run
 
 demo = root / "demo/lighthouse-card.dotlane"
 
@@ -97,11 +97,11 @@ with tempfile.TemporaryDirectory() as folder:
     views = folder / "views"
     data = os.environ | {"QT_QPA_PLATFORM": "offscreen", "XDG_DATA_HOME": str(folder / "data")}
     subprocess.run([cli, "log", "import", root / "demo/season.jsonl"], env=data, capture_output=True)
-    done = subprocess.run([app, "--pictures", views, demo], capture_output=True, text=True, timeout=120, env=data)
+    done = subprocess.run([app, "--pictures", views, demo], capture_output=True, text=True, timeout=guard, env=data)
     check(f"pictures are written: {done.stderr}", done.returncode == 0)
     shots = list(views.glob("*.png"))
     check("a picture of every main view", len(shots) == 11 and all(f.stat().st_size > 20_000 for f in shots))
-    bad = subprocess.run([app, "--pictures", views, folder / "none.dotlane"], capture_output=True, text=True, timeout=120,
+    bad = subprocess.run([app, "--pictures", views, folder / "none.dotlane"], capture_output=True, text=True, timeout=guard,
                          env=os.environ | {"QT_QPA_PLATFORM": "offscreen"})
     check("pictures of what is not there are refused", bad.returncode == 2 and "none.dotlane" in bad.stderr)
 finish("the command line keeps its word")

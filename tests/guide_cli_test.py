@@ -6,7 +6,7 @@ import re
 import subprocess
 import tempfile
 
-from cli_run import check, finish, report, root, run
+from cli_run import check, finish, guard, report, root, run
 
 with tempfile.TemporaryDirectory() as name:
     folder = pathlib.Path(name)
@@ -41,7 +41,7 @@ with tempfile.TemporaryDirectory() as name:
     pdf, pages = folder / "guide.pdf", folder / "guide"
     said = report("guide", packed, "-o", pdf)
     run("guide", packed, "-o", pages)
-    text = subprocess.run(["pdftotext", "-layout", pdf, "-"], capture_output=True, text=True, timeout=60).stdout
+    text = subprocess.run(["pdftotext", "-layout", pdf, "-"], capture_output=True, text=True, timeout=guard).stdout
     parts = report("parts", packed)["parts"]
     stocks = {p["number"]: p["stock"] for p in parts}
     listed = [p["number"] for step in said["steps"] for p in step["parts"]]
@@ -74,12 +74,12 @@ with tempfile.TemporaryDirectory() as name:
     room, step = (210 - 28, 297 - 28), (200 - 28, 287 - 28)
     check(f"pages across and down: {poster}", poster["pages_across"] == -(-(width - 10) // step[0])
           and poster["pages_down"] == -(-(height - 10) // step[1]))
-    poster_text = subprocess.run(["pdftotext", "-layout", pdf, "-"], capture_output=True, text=True, timeout=60).stdout.split("\f")[:-1]
+    poster_text = subprocess.run(["pdftotext", "-layout", pdf, "-"], capture_output=True, text=True, timeout=guard).stdout.split("\f")[:-1]
     check("as many as there are, but for empty ones", len(poster_text) <= poster["pages_across"] * poster["pages_down"])
     check("each is called by its place", all(re.match(r"\s*[A-Z]\d", p) for p in poster_text))
     seen = {int(n) for p in poster_text for n in re.findall(r"^\s*(\d+)\s*$|(?<=\s)(\d+)(?=\s)", p, re.M) for n in n if n}
     check("all numbers stand on it", set(listed) <= seen)
-    subprocess.run(["pdftoppm", "-r", "254", "-gray", "-f", "1", "-l", "1", "-singlefile", pdf, folder / "first"], check=True, timeout=60)
+    subprocess.run(["pdftoppm", "-r", "254", "-gray", "-f", "1", "-l", "1", "-singlefile", pdf, folder / "first"], check=True, timeout=guard)
     data = (folder / "first.pgm").read_bytes()
     wide, high = map(int, re.match(rb"P5\s+(\d+)\s+(\d+)", data).groups())
     pixels = data[-wide * high:]

@@ -10,7 +10,7 @@ import subprocess
 import tempfile
 import time
 
-from cli_run import check, cli, finish, report
+from cli_run import check, cli, finish, guard, report
 
 moments = int(os.environ.get("DOTLANE_KILL_MOMENTS", "60" if os.environ.get("DOTLANE_SANITIZED") else "500"))
 chance = random.Random(16)
@@ -63,7 +63,7 @@ while killed + filled < moments:
         if not full:
             time.sleep(chance.random() * whole * 1.1)
             process.kill()
-        out = process.communicate(timeout=120)[0]
+        out = process.communicate(timeout=guard)[0]
         told = max(told, out.count("kept "))
         filled += full and process.returncode != 0
         killed += process.returncode == -signal.SIGKILL

@@ -6,14 +6,14 @@ import tempfile
 
 import numpy
 
-from cli_run import check, finish, report, root, run
+from cli_run import check, finish, guard, report, root, run
 
 badges = root / "demo/lantern-badges.dotlane"
 
 
 def grey(pdf, per_mm):
     """The page's brightness as poppler renders it, rows from the top, and its size in mm."""
-    raw = subprocess.run(["pdftoppm", "-gray", "-r", str(25.4 * per_mm), pdf], capture_output=True, check=True, timeout=60).stdout
+    raw = subprocess.run(["pdftoppm", "-gray", "-r", str(25.4 * per_mm), pdf], capture_output=True, check=True, timeout=guard).stdout
     kind, width, height, most, rest = raw.split(maxsplit=4)
     assert kind == b"P5" and most == b"255"
     rest = raw[len(raw) - int(width) * int(height):]
@@ -54,7 +54,7 @@ with tempfile.TemporaryDirectory() as name:
     at = lambda x, y: image[int(y * per_mm), int(x * per_mm)]
     check("print goes on beyond the cut", all(at(cx + dx * 26, cy + dy * 26) < 160 for dx, dy in ((-1, 0), (0, -1))))
     check("and ends", all(at(cx + dx * 27, cy + dy * 27) > 240 for dx, dy in ((-1, 0), (0, -1))))
-    info = subprocess.run(["pdfinfo", pdf], capture_output=True, text=True, timeout=60).stdout
+    info = subprocess.run(["pdfinfo", pdf], capture_output=True, text=True, timeout=guard).stdout
     check(f"the page is 8.5 x 11 in: {info}", "612 x 792" in info)
 
     # The simulated cutter finds the marks wherever the sheet lies, and cuts on the print.

@@ -101,14 +101,14 @@ def one(number):
             which = chance.randrange(3)
             for pid in ([process.pid] if which != 1 else []) + (cutters if which != 0 else []):
                 fill_up(pid)
-    out, err = process.communicate(timeout=120)
+    out, err = process.communicate(timeout=600)
     broken_off = process.returncode != 0
     report = json.loads(out) if out.strip() and not broken_off else {}
     if broken_off:
         if not (folder / "journal.jsonl").exists() or (folder / "journal.jsonl").stat().st_size == 0:
             return kind, "nothing begun", ""
         for _ in range(5):
-            again = subprocess.run(words + ["--resume", str(folder)], capture_output=True, text=True, timeout=120,
+            again = subprocess.run(words + ["--resume", str(folder)], capture_output=True, text=True, timeout=600,
                                    env=environment)
             if again.returncode == 0:
                 report = json.loads(again.stdout)

@@ -52,7 +52,7 @@ def attempt(name, words, trouble, folder):
         path.chmod(0o444)
         before = plain_user
     env = dict(os.environ, QT_QPA_PLATFORM="offscreen", XDG_RUNTIME_DIR=str(folder.parent / "run"), HOME=str(folder.parent))
-    done = subprocess.run([cli, *(str(path) if w == out else str(w) for w in words)], capture_output=True, text=True, timeout=60,
+    done = subprocess.run([cli, *(str(path) if w == out else str(w) for w in words)], capture_output=True, text=True, timeout=600,
                           preexec_fn=before, env=env)
     folder.chmod(0o777)
     case = f"{name}, {trouble or 'nothing wrong'}"
@@ -90,7 +90,7 @@ with tempfile.TemporaryDirectory() as base:
 for words in (["plan", demo], ["inspect", drawing], ["check", demo], ["tools", demo], ["fonts"], ["help"]):
     for json in ([], ["--json"]):
         with open("/dev/full", "w") as full:
-            done = subprocess.run([cli, *map(str, words), *json], stdout=full, stderr=subprocess.PIPE, text=True, timeout=60)
+            done = subprocess.run([cli, *map(str, words), *json], stdout=full, stderr=subprocess.PIPE, text=True, timeout=600)
         if done.returncode != 2 or "standard output" not in done.stderr:
             faults.append(f"{words} {json} > /dev/full: exit {done.returncode}, {done.stderr!r}")
 # What stands behind an option is its value, wherever the file stands.
