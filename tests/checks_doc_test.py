@@ -6,7 +6,7 @@ import sys
 root = pathlib.Path(sys.argv[1])
 listed = re.findall(r"^\| `([a-z-]+)` \|", (root / "docs/checks.md").read_text(), re.M)
 said = set()
-for folder in ("check", "format"):
+for folder in ("check", "format", "logbook"):
     for source in sorted((root / "src/core" / folder).glob("*.cpp")):
         text = source.read_text()
         said |= set(re.findall(r'\b(?:add|note|say)\(\s*"([a-z-]+)"\s*,\s*(?:[^,;()]*\? )?Severity', text))

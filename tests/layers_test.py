@@ -13,7 +13,7 @@ BELOW = {
     "cli": {"cli", "words", "render", "device", "core"},
 }
 # Inside the core, the road runs one way as well.
-ROAD = ["geometry", "text", "project", "shape", "place", "layout", "plan", "job", "calibrate", "check", "trainer", "format", "logbook"]
+ROAD = ["geometry", "text", "project", "shape", "place", "layout", "plan", "job", "calibrate", "check", "trainer", "format", "logbook", "library"]
 
 faults = []
 seen = 0

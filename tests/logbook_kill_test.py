@@ -1,5 +1,5 @@
 """A program that writes the logbook is killed at random moments, or its disk fills up: no run that it said was kept is
-lost, none is half there, and the file is sound each time. DOTLANE_KILL_MOMENTS says how often it is stopped (500)."""
+lost, none is half there, and the file is sound each time. Several that write at once do not lose each other's runs. DOTLANE_KILL_MOMENTS says how often it is stopped (500)."""
 import json
 import os
 import pathlib
@@ -89,5 +89,22 @@ check(f"{half} half there", half == 0)
 check(f"{unsound} files not sound", unsound == 0)
 check("hardly any was killed", killed > moments / 2)
 check("no disk filled up", filled > moments / 20)
+
+# Four programs write into one file at once, each its own runs, while a fifth reads: all of all is there.
+shared, writers, each = folder / "shared.sqlite", 4, 25
+sources = []
+for w in range(writers):
+    sources.append(folder / f"part-{w}.jsonl")
+    sources[-1].write_text("\n".join(projects + [run_line(1000 * (w + 1) + n) for n in range(each)]) + "\n")
+at_once = [subprocess.Popen([cli, "log", "import", str(s), "--logbook", str(shared)], stdout=subprocess.DEVNULL,
+                            stderr=subprocess.PIPE, text=True) for s in sources]
+while any(p.poll() is None for p in at_once):
+    report("log", "list", "--logbook", shared)
+for process in at_once:
+    said = process.communicate(timeout=guard)[1]
+    check(f"a writer beside others: {said}", process.returncode == 0)
+listed = report("log", "list", "--logbook", shared)
+check(f"{len(listed)} runs of {writers * each} written at once", len(listed) == writers * each)
+check("the shared file is sound", report("log", "check", "--logbook", shared).get("sound"))
 finish(f"{n} logbooks: {killed} programs killed, {filled} stopped by a full disk, {through} came through; "
        f"{kept_in_all} runs said to be kept, {lost} lost, {half} half there")

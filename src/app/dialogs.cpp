@@ -15,6 +15,10 @@ QStringList Dialogs::openFiles(QWidget* parent, const QString& title, const QStr
   return QFileDialog::getOpenFileNames(parent, title, {}, filter);
 }
 
+QString Dialogs::openFolder(QWidget* parent, const QString& title) {
+  return QFileDialog::getExistingDirectory(parent, title);
+}
+
 QString Dialogs::saveFile(QWidget* parent, const QString& title, const QString& proposal, const QString& filter) {
   return QFileDialog::getSaveFileName(parent, title, proposal, filter);
 }

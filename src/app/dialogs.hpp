@@ -12,6 +12,7 @@ class Dialogs {
   virtual ~Dialogs() = default;
   /// Empty when the user gave up.
   virtual QStringList openFiles(QWidget* parent, const QString& title, const QString& filter);
+  virtual QString openFolder(QWidget* parent, const QString& title);
   virtual QString saveFile(QWidget* parent, const QString& title, const QString& proposal, const QString& filter);
   virtual Answer askToSave(QWidget* parent, const QString& project);
 };

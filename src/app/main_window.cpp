@@ -122,6 +122,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   grid->setRowStretch(1, 1);
 
   addFileActions();
+  addWindowActions();
   shapes_ = new ShapeActions(session_, actions_, *notice_, this);
   add_ledger_actions(actions_, session_, *ledger_);
   places_ = new PlaceActions(session_, actions_, *notice_, *bench_, this);
@@ -146,6 +147,13 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   practice_ = new Practice(
       session_, *run_, actions_, *notice_, *exercise, [this](std::function<void()> then) { afterSaving(then); }, this);
   connect(log_, &LogDesk::said, notice_, &Notice::say);
+  // What the logbook knows of its tools is looked at with all else that may spoil the work.
+  const auto look_at_wear = [this] {
+    log_->runningOut(session_.derivedHandle(),
+                     [this](std::vector<Finding> worn) { session_.setWorn(std::move(worn)); });
+  };
+  connect(&session_, &Session::derivedChanged, this, look_at_wear);
+  connect(log_, &LogDesk::changed, this, look_at_wear);
   connect(log_ledger, &LogLedger::wayPicked, this,
           [this](bool worked) { worked ? season_->showWorked(session_.project()) : season_->showSeason(); });
   connect(log_panel, &LogPanel::againAsked, this, &MainWindow::openAgain);
@@ -165,6 +173,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   connect(recipe_, &RecipePanel::refused, this, [this](const QString& why) { notice_->say(why, true); });
   ledger_->addButtons(actions_);
   fillProjectMenu();
+  connect(top_->menu(), &QMenu::aboutToShow, this, &MainWindow::fillProjectMenu);
 
   connect(top_, &TopBar::stagePicked, this, &MainWindow::setStage);
   connect(top_, &TopBar::secondLookPicked, this, [this] { showSecondLook(!look_open_); });

@@ -51,6 +51,13 @@ class MainWindow : public QMainWindow {
 
   /// Opens projects and brings in drawings, by their endings.
   void take(const QStringList& files);
+  /// Another window, with a project of its own; it goes when it is closed.
+  MainWindow& another();
+  /// The window in which the project is open, or null.
+  [[nodiscard]] static MainWindow* having(const QString& path);
+  /// Opens it in the place of what is open here, unless another window has it: that comes forward.
+  void openHere(const QString& path);
+  void comeForward();
   /// Offers unsaved work that an ended program left, for a project's file, which could be read or not, or for none.
   void offerRecovery(const QString& path = {}, bool read = true);
   /// Asks what becomes of a run that was broken off when the program ended, if there is one.
@@ -64,6 +71,7 @@ class MainWindow : public QMainWindow {
   void addFileActions();
   void addEditActions();
   void addViewActions();
+  void addWindowActions();
   void foldLanes(bool on);
   /// What the stage keeps of that: where all mats or the figure want the room, it is another.
   [[nodiscard]] bool& lanesFolded() {
@@ -75,6 +83,9 @@ class MainWindow : public QMainWindow {
   void takeOtherShelf();
   void takePhotograph(const QString& stock);
   void fillProjectMenu();
+  /// The windows that are open, where there are several.
+  void addWindows(class QMenu& menu);
+  void showProjects();
   void updateActions();
   void save(bool as, std::function<void(bool)> then = {});
   void saveTo(const QString& path, bool over, std::function<void(bool)> then);

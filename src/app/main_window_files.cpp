@@ -9,6 +9,7 @@
 
 #include "app/dialogs.hpp"
 #include "app/main_window.hpp"
+#include "app/projects/project_desk.hpp"
 #include "app/recent_projects.hpp"
 #include "app/sheets/photograph_view.hpp"
 #include "app/units.hpp"
@@ -42,7 +43,7 @@ void MainWindow::addFileActions() {
   actions_.add("open", tr("Open a project…"), QKeySequence::Open, [this] {
     afterSaving([this] {
       const auto files = dialogs().openFiles(this, tr("Open a project"), project_filter());
-      if (!files.isEmpty()) take({files.front()});
+      if (!files.isEmpty()) openHere(files.front());
     });
   });
   actions_.add("bring-in", tr("Bring in a drawing or a picture…"), Qt::CTRL | Qt::Key_I, [this] {
@@ -248,14 +249,15 @@ void MainWindow::openAgain(const QString& text, const QString& name) {
 
 void MainWindow::remember(const QString& path) {
   remember_project(path);
+  note_project(path);
   fillProjectMenu();
 }
 
 void MainWindow::fillProjectMenu() {
   QMenu* menu = top_->menu();
   menu->clear();
-  for (const char* id :
-       {"new", "open", "bring-in", "save", "save-as", "export", "save-guide", "calibrate", "exercises"})
+  for (const char* id : {"new", "new-window", "open", "projects", "bring-in", "save", "save-as", "export", "save-guide",
+                         "calibrate", "exercises"})
     menu->addAction(actions_.find(QString::fromLatin1(id)));
   const QStringList recent = recent_projects();
   menu->addSeparator();
@@ -264,9 +266,10 @@ void MainWindow::fillProjectMenu() {
   for (const QString& path : recent) {
     QAction* open = menu->addAction(name_among(recent, path).replace(u'&', QStringLiteral("&&")));
     open->setToolTip(path);
-    connect(open, &QAction::triggered, this, [this, path] { take({path}); });
+    connect(open, &QAction::triggered, this, [this, path] { openHere(path); });
   }
   menu->addSeparator();
+  addWindows(*menu);
   menu->addAction(actions_.find(QStringLiteral("close")));
 }
 

@@ -32,6 +32,7 @@ Session::Session(QObject* parent) : QObject(parent), history_(freshProject()), s
   autosave_timer_.setSingleShot(true);
   autosave_timer_.setInterval(kAutosaveMs);
   connect(&autosave_timer_, &QTimer::timeout, this, &Session::autosaveAside);
+  connect(this, &Session::derivedChanged, this, &Session::gatherFindings);
   tell_timer_.setSingleShot(true);
   tell_timer_.setInterval(kTellMs);
   connect(&tell_timer_, &QTimer::timeout, this, &Session::shown);
@@ -302,6 +303,20 @@ std::vector<LineRef> Session::selectedLines() const {
     }
   }
   return out;
+}
+
+void Session::setWorn(std::vector<Finding> worn) {
+  if (worn == worn_) return;
+  worn_ = std::move(worn);
+  gatherFindings();
+}
+
+void Session::gatherFindings() {
+  findings_ = derived_->findings;
+  findings_.insert(findings_.end(), worn_.begin(), worn_.end());
+  std::stable_sort(findings_.begin(), findings_.end(),
+                   [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
+  emit findingsChanged();
 }
 
 void Session::improveAside() {

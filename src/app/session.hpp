@@ -36,6 +36,9 @@ class Session : public QObject {
   [[nodiscard]] const Derived& derived() const { return *derived_; }
   /// The same, to be held on to by work aside.
   [[nodiscard]] std::shared_ptr<const Derived> derivedHandle() const { return derived_; }
+  /// What was found, the worst first: of the project, and of what the logbook knows of its tools.
+  [[nodiscard]] const std::vector<Finding>& findings() const { return findings_; }
+  void setWorn(std::vector<Finding> worn);
   /// Whether a recipe in drawing() is still being worked out.
   [[nodiscard]] bool stale() const;
 
@@ -129,6 +132,7 @@ class Session : public QObject {
   /// most.
   void shown();
   void derivedChanged();  ///< plan and findings
+  void findingsChanged();
   void selectionChanged();
   void fileChanged();  ///< path, name or modified state
   void opened();       ///< another project is here; views should fit it
@@ -147,6 +151,7 @@ class Session : public QObject {
   void tell();  // shown(), soon
   void dropLostSelection();
   void noteSelected();  // which pieces it touches
+  void gatherFindings();
   void runEdits();
   void finishEdit();
   void deriveAside();
@@ -169,6 +174,7 @@ class Session : public QObject {
   std::shared_ptr<DrawingCache> cache_ = std::make_shared<DrawingCache>();
   Drawing drawing_;
   std::shared_ptr<const Derived> derived_ = std::make_shared<const Derived>();
+  std::vector<Finding> worn_, findings_;
   std::vector<LineRef> selection_;
   std::vector<int> selected_pieces_;  ///< of the selection
   QThreadPool pool_;

@@ -43,6 +43,7 @@ void Session::replace(Project project, const QString& path, bool saved) {
   path_ = path;
   selection_.clear();
   derived_ = std::make_shared<const Derived>();
+  worn_.clear(), findings_.clear();
   touch();
   if (saved) {
     autosave_timer_.stop();

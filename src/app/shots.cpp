@@ -5,12 +5,15 @@
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFile>
+#include <QFileInfo>
+#include <QLineEdit>
 #include <QPushButton>
 #include <functional>
 
 #include "app/fill/fill_panel.hpp"
 #include "app/log/log_view.hpp"
 #include "app/main_window.hpp"
+#include "app/projects/projects_window.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "core/format/files.hpp"
@@ -283,6 +286,19 @@ Result<std::vector<std::string>> take_shots(const std::string& project, const st
     shoot("log");
     window.log().settle();  // its pictures were asked for as it was painted
     shoot("log");
+  }
+  act("projects");
+  if (auto* shelf = window.findChild<ProjectsWindow*>()) {
+    shelf->desk().look({QFileInfo(window.session().path()).absolutePath()});
+    shelf->desk().settle();
+    if (auto* asked = shelf->findChild<QLineEdit*>(QStringLiteral("projectSearch")))
+      asked->setText(QStringLiteral("star"));
+    wait_for([] { return false; }, 400);
+    shelf->desk().settle();
+    shoot_box(*shelf, "projects");
+    shelf->desk().settle();  // its pictures were asked for as it was painted
+    shoot_box(*shelf, "projects");
+    shelf->close();
   }
   window.setStage(Stage::passes);
   act("calibrate");

@@ -226,6 +226,7 @@ TopBar::TopBar(Session& session, const Actions& actions, QWidget* parent) : QWid
   connect(second_look_, &QAbstractButton::clicked, this, &TopBar::secondLookPicked);
   connect(&session_, &Session::fileChanged, this, &TopBar::update);
   connect(&session_, &Session::derivedChanged, this, &TopBar::update);
+  connect(&session_, &Session::findingsChanged, this, &TopBar::update);
   connect(&session_, &Session::derivedChanged, this, &TopBar::updateCost);
   update();
 }
@@ -309,7 +310,7 @@ void TopBar::update() {
   stages_[4]->setState(made == 0 ? QString() : tr("%1 of %2").arg(made).arg(to_make));
   mm_->setChecked(project.unit == LengthUnit::mm);
   inch_->setChecked(project.unit == LengthUnit::inch);
-  const auto& findings = session_.derived().findings;
+  const auto& findings = session_.findings();
   second_look_->setText(findings.empty() ? tr("Second look") : tr("Second look  %1").arg(findings.size()));
   second_look_->setAccessibleName(tr("Second look: %1").arg(counted(findings.size(), tr("finding"), tr("findings"))));
   static_cast<LookPill*>(second_look_)->setWorst(worst(findings));

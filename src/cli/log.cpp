@@ -7,7 +7,7 @@
 #include "core/logbook/advice.hpp"
 #include "core/logbook/learned.hpp"
 #include "core/logbook/logbook_text.hpp"
-#include "core/logbook/places.hpp"
+#include "core/places.hpp"
 #include "core/project/presets.hpp"
 #include "core/road.hpp"
 #include "core/text_scan.hpp"

@@ -10,6 +10,7 @@
 #include "cli/guide.hpp"
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
+#include "cli/library.hpp"
 #include "cli/log.hpp"
 #include "cli/measure.hpp"
 #include "cli/order.hpp"
@@ -94,7 +95,9 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
   shelf list P                 what is owned, what the project's sheets take of it, what is to be bought
   shelf add P --stock ID --size WIDTHxHEIGHT [--count N] [--price X] -o P2.dotlane
   shelf use P -o P2.dotlane    after a run: its sheets are off the shelf, what is left of them is back on it
-  cost P [--copies N]          sheets less what is left of them, wear of tools, work: to the hundredth
+  cost P                       sheets less what is left of them, wear of tools, work: to the hundredth
+  cost P --copies N [--seconds 1]
+                               of a batch: packed onto what is on the shelf, what has to be bought, apiece
   log list [--stock ID] [--tool ID] [--role ROLE] [--project NAME] [--came-out WORD] [--real] [--most N]
   log show N [-o P.dotlane]    a run of the logbook; its project as it was then
   log say N [--pass N] [--came-out good|weak|strong|torn|skipped] [--weeding easy|hard] [--note TEXT]
@@ -105,6 +108,11 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                how far tools have gone since they were new, and what will not last for P
   log export -o FILE.jsonl|FILE.csv | log import FILE.jsonl|FILE.csv | log check
                                all of log: [--logbook FILE], else the one in the user's data folder
+  projects [WORD...|SIZE...] [--in FOLDER]...
+                               all one's projects in which each word begins a word, and each size ("5x7in") is that of something:
+                               by name, piece, what is lettered, stock; --in: those of a folder are taken in first
+  bring P --from Q --piece ID|NAME [--piece ...] -o P2.dotlane
+                               pieces of another project, with the stocks and tools that they want
   print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]
                                what is printed before it is cut, with bleed and marks: one page a sheet, as large as the sheet
   export P -o FILE             .svg .hpgl .plt .gcode .nc .png .pdf  [--sheet N] [--pass N] [--per-mm N]
@@ -374,6 +382,8 @@ int run(std::vector<std::string> words) {
   if (command == "calibrate") return calibrate(std::move(o), json);
   if (command == "exercise") return exercise(std::move(o), json);
   if (command == "workshop") return workshop(std::move(o), json);
+  if (command == "projects") return projects(std::move(o), json);
+  if (command == "bring") return bring(std::move(o), json);
   if (command == "shelf") return shelf_command(std::move(o), json);
   if (command == "cost") return cost_command(std::move(o), json);
   if (command == "log") return log_command(std::move(o), json);

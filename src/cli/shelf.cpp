@@ -4,8 +4,9 @@
 
 #include "cli/input.hpp"
 #include "core/format/files.hpp"
+#include "core/layout/lay_edit.hpp"
 #include "core/layout/shelf.hpp"
-#include "core/plan/stock_book.hpp"
+#include "core/plan/batch.hpp"
 #include "core/road.hpp"
 #include "core/text_scan.hpp"
 
@@ -80,25 +81,69 @@ int shelf_command(Options o, bool json) {
   return 0;
 }
 
+namespace {
+
+const char* word_of(Cost::Line::What what) {
+  switch (what) {
+    case Cost::Line::What::sheet:
+      return "sheet";
+    case Cost::Line::What::offcut:
+      return "offcut";
+    case Cost::Line::What::wear:
+      return "wear";
+    default:
+      return "work";
+  }
+}
+
+int batch(const Project& project, int copies, double seconds, bool json) {
+  DrawingCache cache;
+  const Batch batch = batch_of(project, evaluate(project, cache), copies, seconds);
+  Json needs = Json::array(), lines = Json::array();
+  std::string text;
+  for (const auto& need : batch.needs) {
+    needs.push_back({{"stock", need.stock},
+                     {"size_mm", {round4(need.size_mm.x), round4(need.size_mm.y)}},
+                     {"scrap", need.scrap},
+                     {"item", need.item},
+                     {"sheets", need.sheets},
+                     {"to_buy", need.missing},
+                     {"price", need.price}});
+    text += need.stock + " " + rounded_text(need.size_mm.x, 1) + " x " + rounded_text(need.size_mm.y, 1) +
+            " mm: " + std::to_string(need.sheets) + (need.scrap ? " scrap" : "") +
+            (need.missing > 0 ? ", " + std::to_string(need.missing) + " to buy" : "") + "\n";
+  }
+  if (batch.waiting > 0) text += std::to_string(batch.waiting) + " parts fit on no sheet\n";
+  for (const auto& [what, sum] : by_kind(batch.cost)) {
+    lines.push_back({{"what", word_of(what)}, {"hundredths", sum}});
+    text += std::string(word_of(what)) + "  " + money(sum) + "\n";
+  }
+  const double each = static_cast<double>(batch.cost.total()) / 100 / copies;
+  text += "in all " + money(batch.cost.total()) + ", apiece " + rounded_text(each, 4);
+  json ? print_json({{"copies", copies},
+                     {"needs", needs},
+                     {"waiting", batch.waiting},
+                     {"lines", lines},
+                     {"total_hundredths", batch.cost.total()},
+                     {"each", round4(each)},
+                     {"to_pay_hundredths", batch.to_pay()},
+                     {"unpriced", batch.unpriced()},
+                     {"seconds", round4(batch.seconds)}})
+       : print(text + "\n");
+  return 0;
+}
+
+}  // namespace
+
 int cost_command(Options o, bool json) {
-  const int copies = whole_value(o, "--copies").value_or(1);
+  const auto copies = whole_value(o, "--copies");
+  const double seconds = o.number("--seconds", 1);
   const Project project = load(o.positional("the project")).project;
   o.finish();
-  if (copies < 1) refuse("--copies is 1 or more");
+  if (copies && (*copies < 1 || *copies > kMostCopies)) refuse("--copies is 1 to " + std::to_string(kMostCopies));
+  if (copies) return batch(project, *copies, std::clamp(seconds, 0.0, 600.0), json);
   const Derived d = derived_of(project);
   const Cost cost = cost_of(project, d.drawing, d.layout, d.plan);
-  const auto word_of = [](Cost::Line::What what) {
-    switch (what) {
-      case Cost::Line::What::sheet:
-        return "sheet";
-      case Cost::Line::What::offcut:
-        return "offcut";
-      case Cost::Line::What::wear:
-        return "wear";
-      default:
-        return "work";
-    }
-  };
   Json lines = Json::array();
   std::string text;
   for (const auto& line : cost.lines) {
@@ -106,13 +151,7 @@ int cost_command(Options o, bool json) {
     text += std::string(word_of(line.what)) + " " + line.name + "  " + money(line.hundredths) + "\n";
   }
   text += "in all " + money(cost.total());
-  if (copies > 1)
-    text += ", each of " + std::to_string(copies) + ": " +
-            rounded_text(static_cast<double>(cost.total()) / 100 / copies, 4);
-  json ? print_json({{"lines", lines},
-                     {"total_hundredths", cost.total()},
-                     {"each", round4(static_cast<double>(cost.total()) / 100 / copies)}})
-       : print(text + "\n");
+  json ? print_json({{"lines", lines}, {"total_hundredths", cost.total()}}) : print(text + "\n");
   return 0;
 }
 

@@ -292,6 +292,13 @@ const std::map<std::string_view, const char*> kEnglish{
      "{stock} is {thick|mm1} thick and lies under the roller at {lane|mm0}: slide the roller aside, so that it does "
      "not "
      "ride up on the blank."},
+    {"tool-runs-out",
+     "{tool} will not last: {left|1} m are left of it, {needed|1} m are wanted, and it ends in pass {pass|0}. Have a "
+     "new one at hand, and say in the rack that it is in."},
+    {"tool-runs-out/over",
+     "{tool} has gone as far as it lasts, and {needed|1} m more are wanted from pass {pass|0} on. Change it, and say "
+     "in "
+     "the rack that a new one is in."},
     {"small-lift",
      "{parts|n:part is:parts are} as small as {smallest|area0}; below {least|area0} a mat of {tack} tack may let go of "
      "them "

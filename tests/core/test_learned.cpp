@@ -106,7 +106,8 @@ TEST_CASE("a pen that will not last for the plan is named with the pass it ends 
   Project p = project_of(
       R"(<path id="a" d="M 20 20 h 200" fill="none" stroke="#000"/><path id="b" d="M 20 60 h 200" fill="none" stroke="#000"/>)");
   p = assign_role(std::move(p), {{1, "a"}, {1, "b"}}, Role::draw, "pen-black");
-  const Plan plan = derived_as(p).plan;
+  const Derived d = derived_as(p);
+  const Plan& plan = d.plan;
   CHECK(running_out(p, plan, {}).empty());  // nobody knows how long it lasts
   for (auto& tool : p.tools) {
     if (tool.id == "pen-black") tool.lasts_m = 5;
@@ -118,4 +119,15 @@ TEST_CASE("a pen that will not last for the plan is named with the pass it ends 
   CHECK(out[0].left_m == Approx(0.2));
   CHECK(out[0].needed_m == Approx(0.4));
   CHECK(running_out(p, plan, {{"pen-black", 6}}).front().left_m == Approx(-1));
+  // Second look says so, and shows the lines of that pass.
+  const auto worn = worn_findings(p, d.drawing, plan, out);
+  REQUIRE(worn.size() == 1);
+  CHECK(worn[0].code == "tool-runs-out");
+  CHECK(worn[0].lines == std::vector<LineRef>{{1, "a"}, {1, "b"}});
+  CHECK(sentence(worn[0], LengthUnit::mm) ==
+        "Fine pen 0.4, black will not last: 0.2 m are left of it, 0.4 m are wanted, and it ends in pass 1. Have a new "
+        "one at "
+        "hand, and say in the rack that it is in.");
+  CHECK(sentence(worn_findings(p, d.drawing, plan, running_out(p, plan, {{"pen-black", 6}}))[0], LengthUnit::mm)
+            .starts_with("Fine pen 0.4, black has gone as far as it lasts, and 0.4 m more are wanted from pass 1 on."));
 }

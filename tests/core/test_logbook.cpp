@@ -10,10 +10,11 @@
 #include "core/logbook/advice.hpp"
 #include "core/logbook/log_run.hpp"
 #include "core/logbook/logbook_text.hpp"
-#include "core/logbook/sqlite.hpp"
 #include "core/project/presets.hpp"
+#include "core/sqlite.hpp"
 #include "fixtures.hpp"
 #include "ran.hpp"
+#include "scratch.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -22,15 +23,8 @@ namespace {
 
 namespace fs = std::filesystem;
 
-struct BookFolder {
-  fs::path path;
-  BookFolder() {
-    static int n = 0;
-    path = fs::temp_directory_path() / ("dot-lane-book-" + std::to_string(::getpid()) + "-" + std::to_string(++n));
-    fs::create_directories(path);
-  }
-  ~BookFolder() { fs::remove_all(path); }
-  [[nodiscard]] std::string file(const std::string& name = "logbook.sqlite") const { return (path / name).string(); }
+struct BookFolder : Scratch {
+  [[nodiscard]] std::string file(const std::string& name = "logbook.sqlite") const { return Scratch::file(name); }
 };
 
 LoggedRun a_run(int n, unsigned seed = 1) {

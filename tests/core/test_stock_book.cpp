@@ -1,5 +1,5 @@
 // The stock book on a batch of the fair's pennants: reserved, run, used up, offcuts back, the cost to the hundredth.
-#include "core/plan/stock_book.hpp"
+#include "core/plan/batch.hpp"
 
 #include <set>
 
@@ -130,4 +130,107 @@ TEST_CASE("the fair's pennants from scraps: every scrap that was cut is gone, it
   const Derived idle = derived_book(none);
   CHECK(use_up(none, idle.drawing, idle.layout) == none);
   CHECK(cost_of(none, idle.drawing, idle.layout, idle.plan).total() == 0);
+}
+
+namespace {
+
+/// A tag of which just one goes onto a sheet of 200 x 150, five of which are there at 1.35.
+Project one_a_sheet() {
+  Project p = pennant_batch();
+  p.pieces.clear();
+  add_drawing(p, R"(<rect id="tag" x="25" y="25" width="180" height="130"/>)");
+  return p;
+}
+
+}  // namespace
+
+TEST_CASE("a batch: what is on the shelf, what is to be bought, what it costs in all and apiece") {
+  const Project p = one_a_sheet();
+  const Drawing drawing = drawn(p);
+  const Batch seven = batch_of(p, drawing, 7, 0.1);
+  REQUIRE(seven.needs.size() == 1);
+  const Batch::Need& need = seven.needs.front();
+  CHECK(need.item == p.shelf.back().id);
+  CHECK(need.sheets == 7);
+  CHECK(need.missing == 2);
+  CHECK(need.size_mm == Vec{200, 150});
+  CHECK_FALSE(need.scrap);
+  CHECK(seven.to_pay() == 270);
+  CHECK(seven.waiting == 0);
+  CHECK_FALSE(seven.unpriced());
+  CHECK(seven.seconds > 0);
+  // The kinds add up to the whole, and the sheets to what they cost.
+  long sum = 0;
+  for (const auto& [what, hundredths] : by_kind(seven.cost)) {
+    sum += hundredths;
+    if (what == Cost::Line::What::sheet) CHECK(hundredths == 7 * 135);
+    if (what == Cost::Line::What::work) CHECK(hundredths == std::lround(0.5 * seven.seconds / 60 * 100));
+    if (what == Cost::Line::What::wear) CHECK(hundredths == std::lround(6.0 * 7 * 0.62 / 100 * 100));
+  }
+  CHECK(sum == seven.cost.total());
+  // Five are there: nothing is bought for them.
+  const Batch five = batch_of(p, drawing, 5, 0.1);
+  CHECK(five.needs.front().sheets == 5);
+  CHECK(five.needs.front().missing == 0);
+  CHECK(five.to_pay() == 0);
+  CHECK(p.shelf.back().count == 5);  // values in, values out
+}
+
+TEST_CASE("a batch multiplies what is made of each part, uses scraps first, says what fits nowhere") {
+  Project p = one_a_sheet();
+  // Two of the tag are made: three batches are six sheets.
+  {
+    const Drawing drawing = drawn(p);
+    p = set_copies(std::move(p), drawing, lay_out(p, drawing), {0}, 2);
+  }
+  CHECK(batch_of(p, drawn(p), 3, 0.1).needs.front().sheets == 6);
+  // A scrap that takes one of them goes first, and is there once.
+  ShelfItem scrap = scrap_of(region_of(Box{0, 0, 190, 140}), "cover-65", "an older batch");
+  scrap.price = 0.4;
+  const int id = add_to_shelf(p, scrap);
+  const Batch with = batch_of(p, drawn(p), 3, 0.1);
+  REQUIRE(with.needs.size() == 2);
+  for (const auto& need : with.needs) {
+    CHECK(need.scrap == (need.item == id));
+    CHECK(need.sheets == (need.scrap ? 1 : 5));
+    CHECK(need.missing == 0);
+  }
+  // Nothing of the stock is owned: all of it is bought, for a price that nobody said.
+  Project none = one_a_sheet();
+  none.shelf.clear();
+  none.sheets[0].shelf = 0;
+  const Batch bought = batch_of(none, drawn(none), 3, 0.1);
+  REQUIRE(bought.needs.size() == 1);
+  CHECK(bought.needs.front().sheets == 3);
+  CHECK(bought.needs.front().missing == 3);
+  CHECK(bought.unpriced());
+  CHECK(bought.to_pay() == 0);
+  // Larger than any sheet.
+  Project large = one_a_sheet();
+  add_drawing(large, R"(<rect id="large" x="10" y="10" width="260" height="240"/>)");
+  CHECK(batch_of(large, drawn(large), 4, 0.1).waiting == 4);
+}
+
+TEST_CASE(
+    "batches of the fair's pennants: more copies never take fewer sheets, and no sheet carries more than its area") {
+  const Project p = load_project(std::string(DOTLANE_DEMO) + "/fair-pennants.dotlane").value();
+  const Derived d = derived_book(p);
+  double parts = 0;
+  for (const auto& laid : d.layout.laid) {
+    const Part& part = d.layout.parts[laid.part];
+    if (part.has_body()) parts += area_of(part.body());
+  }
+  int before = 0;
+  for (const int copies : {1, 2, 4}) {
+    const Batch batch = batch_of(p, d.drawing, copies, 0.1);
+    int sheets = 0;
+    double room = 0;
+    for (const auto& need : batch.needs) {
+      sheets += need.sheets;
+      room += need.sheets * need.size_mm.x * need.size_mm.y;
+    }
+    CHECK(sheets >= before);
+    if (batch.waiting == 0) CHECK(room > copies * parts);
+    before = sheets;
+  }
 }

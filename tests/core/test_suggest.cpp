@@ -1,5 +1,5 @@
 // What to set now, on synthetic truth: thirty stocks whose limits the model does not know, outcomes with noise.
-#include "core/logbook/suggest.hpp"
+#include "core/logbook/advice.hpp"
 
 #include <cmath>
 #include <random>
@@ -141,4 +141,63 @@ TEST_CASE("alike stocks learn from each other, unlike ones hardly, and what was 
   // Nothing said, or skipped, teaches nothing.
   const CutModel same(stocks, {{0, 100, 3, 1, CameOut::unsaid}, {0, 100, 3, 1, CameOut::skipped}});
   CHECK(same.mode() == before.mode());
+}
+
+TEST_CASE(
+    "the curve over force rises, is the model's own, is surer where more was tried, and tells the passes behind it") {
+  const Project p = new_project("curve");
+  const auto cut_with = [](double force, double depth, CameOut out, const std::string& stock) {
+    LoggedRun run;
+    LoggedPass pass;
+    pass.tool = "fine-blade", pass.stock = stock, pass.role = Role::cut, pass.force_gf = force, pass.depth = depth,
+    pass.came_out = out, pass.thickness_mm = 0.24, pass.grammage_gsm = 176;
+    run.passes.push_back(pass);
+    return run;
+  };
+  std::vector<LoggedRun> runs;
+  const ForceCurve none = force_curve(p, runs, "cover-65", "fine-blade", Role::cut, 4, 1).value();
+  CHECK(none.tried.empty());
+  for (int n = 0; n < 4; ++n) {
+    runs.push_back(cut_with(80 + 5 * n, 4, CameOut::weak, "cover-65"));
+    runs.push_back(cut_with(125 + 5 * n, 4, CameOut::good, "cover-65"));
+    runs.push_back(cut_with(210 + 5 * n, 4, CameOut::strong, "cover-65"));
+  }
+  runs.push_back(cut_with(100, 4, CameOut::good, "felt-1"));  // another stock
+  runs.push_back(cut_with(100, 4, CameOut::unsaid, "cover-65"));
+  const ForceCurve curve = force_curve(p, runs, "cover-65", "fine-blade", Role::cut, 4, 1).value();
+  CHECK(curve.tried.size() == 12);
+  REQUIRE(curve.along.size() > 50);
+  CHECK(curve.along.front().force_gf == 0);
+  const TriedStocks known = tried_stocks(p, runs, "fine-blade", Role::cut);
+  const CutModel model(known.stocks, known.tried);
+  double unsure = 0, unsure_before = 0;
+  for (std::size_t i = 0; i < curve.along.size(); ++i) {
+    const auto& s = curve.along[i];
+    if (i > 0) {
+      CHECK(s.force_gf > curve.along[i - 1].force_gf);
+      CHECK(s.through >= curve.along[i - 1].through - 1e-12);
+      CHECK(s.into_mat() >= curve.along[i - 1].into_mat() - 1e-12);
+    }
+    CHECK(s.into_mat() <= s.through + 1e-12);
+    // A share of which the mean is m spreads no more than m (1 - m) allows.
+    CHECK(s.through_spread * s.through_spread <= s.through * (1 - s.through) + 1e-9);
+    CHECK(s.mat_spread * s.mat_spread <= s.into_mat() * (1 - s.into_mat()) + 1e-9);
+    unsure += s.through_spread + s.mat_spread;
+    unsure_before += none.along[i].through_spread + none.along[i].mat_spread;
+  }
+  CHECK(unsure < unsure_before);
+  std::size_t stock = 0;
+  while (known.stocks[stock].id != "cover-65") ++stock;
+  const auto one = model.foretold(stock, {curve.along[30].force_gf}, {4}, {1}).front();
+  CHECK(one.through == Approx(curve.along[30].through));
+  // Between what was too weak and what went into the mat lies what is good.
+  const auto at = [&](double force) {
+    return *std::min_element(curve.along.begin(), curve.along.end(), [&](const auto& a, const auto& b) {
+      return std::abs(a.force_gf - force) < std::abs(b.force_gf - force);
+    });
+  };
+  CHECK(at(80).through < 0.5);
+  CHECK(at(135).clean > 0.6);
+  CHECK(at(225).into_mat() > 0.5);
+  CHECK_FALSE(force_curve(p, runs, "nothing", "fine-blade", Role::cut, 4, 1));
 }

@@ -29,12 +29,13 @@ namespace dotlane::test {
 /// Answers every question with what the test put in.
 struct Answers : Dialogs {
   QStringList open;
-  QString save;
+  QString save, folder;
   Answer answer = Answer::discard;
   int asked = 0;
   Answers() { use_dialogs(this); }
   ~Answers() override { use_dialogs(nullptr); }
   QStringList openFiles(QWidget*, const QString&, const QString&) override { return open; }
+  QString openFolder(QWidget*, const QString&) override { return folder; }
   QString saveFile(QWidget*, const QString&, const QString&, const QString&) override { return save; }
   Answer askToSave(QWidget*, const QString&) override { return ++asked, answer; }
 };
@@ -93,6 +94,27 @@ inline void click(QListWidget* list, int row) {
   REQUIRE(list->item(row));
   list->scrollToItem(list->item(row));
   QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(row)).center());
+}
+
+/// Clicks a tile.
+inline void click(QListView& list, int row, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+  const QModelIndex at = list.model()->index(row, 0);
+  REQUIRE(at.isValid());
+  list.scrollTo(at);
+  QTest::mouseClick(list.viewport(), Qt::LeftButton, keys, list.visualRect(at).center());
+}
+
+/// Clicks an entry of the menu that a button shows.
+inline void click_entry(QMenu* menu, QWidget* button, const std::function<bool(const QAction*)>& which) {
+  REQUIRE(menu);
+  menu->popup(button->mapToGlobal(QPoint(0, button->height())));
+  QAction* entry = nullptr;
+  for (QAction* a : menu->actions()) {
+    if (which(a)) entry = a;
+  }
+  REQUIRE(entry);
+  REQUIRE(entry->isEnabled());
+  QTest::mouseClick(menu, Qt::LeftButton, Qt::NoModifier, menu->actionGeometry(entry).center());
 }
 
 /// Goes to an entry of a box by the arrow keys.
@@ -250,15 +272,7 @@ struct Opened {
   void pick(const std::string& name) { pick({LineRef{piece(name).id, ""}}); }
   /// Clicks an entry of the menu that a button shows.
   void click_entry(QPushButton* button, const std::function<bool(const QAction*)>& which) {
-    REQUIRE(button->menu());
-    button->menu()->popup(button->mapToGlobal(QPoint(0, button->height())));
-    QAction* entry = nullptr;
-    for (QAction* a : button->menu()->actions()) {
-      if (which(a)) entry = a;
-    }
-    REQUIRE(entry);
-    REQUIRE(entry->isEnabled());
-    QTest::mouseClick(button->menu(), Qt::LeftButton, Qt::NoModifier, button->menu()->actionGeometry(entry).center());
+    test::click_entry(button->menu(), button, which);
     window.activateWindow();
     session().settle();
     QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);

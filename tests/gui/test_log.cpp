@@ -58,11 +58,7 @@ void put_in_log(const std::vector<LoggedRun>& runs) {
 QListView& tiles(Opened& o) { return o.window.season().tiles(); }
 
 void click_tile(Opened& o, int row, Qt::KeyboardModifiers keys = Qt::NoModifier) {
-  auto& list = tiles(o);
-  const QModelIndex at = list.model()->index(row, 0);
-  REQUIRE(at.isValid());
-  list.scrollTo(at);
-  QTest::mouseClick(list.viewport(), Qt::LeftButton, keys, list.visualRect(at).center());
+  click(tiles(o), row, keys);
   o.window.log().settle();
   QTest::qWait(1);
 }
@@ -259,6 +255,20 @@ TEST_CASE("what worked is a field for each stock, and proposes settings where th
   auto* advice = o.find<QLabel>("advice");
   wait_for([&] { return advice->isVisible() && !advice->text().startsWith(QStringLiteral("From the shelf")); });
   CHECK(advice->text().contains(QStringLiteral("From 9")));
+  // The curve beside it, with the passes behind it; a click on it sets that force.
+  auto* curve = o.find<ForceCurveView>("forceCurve");
+  wait_for([&] { return curve->isVisible(); });
+  CHECK(curve->curve().tried.size() == 9);
+  CHECK(painted(curve) > 0.02);
+  CHECK(curve->accessibleName().contains(QStringLiteral("cuts through")));
+  QTest::mouseClick(curve, Qt::LeftButton, {}, QPoint(curve->width() / 2, 40));
+  o.session().settle();
+  o.window.log().settle();
+  const double clicked = setting_for(*find_stock(o.project(), stock), Role::cut).force_gf;
+  CHECK(clicked == Approx(curve->curve().along.back().force_gf / 2).margin(20));
+  CHECK(std::fmod(clicked, 5) == 0);
+  o.undo();
+  o.window.log().settle();
   auto* take = o.find<QPushButton>("takeAdvice");
   REQUIRE(take->isVisible());
   click(take);
@@ -297,6 +307,26 @@ TEST_CASE("the rack tells how far a tool has gone, and that it is a new one") {
   auto* ends = o.find<QLabel>("runsOut");
   wait_for([&] { return ends->isVisible(); });
   CHECK(ends->text().contains(QStringLiteral("will not last")));
+  // So does second look, among all else.
+  o.run("second-look");
+  o.window.log().settle();
+  auto* look = o.find<QWidget>("secondLook");
+  const auto said = [&] {
+    QString all;
+    for (auto* label : look->findChildren<QLabel*>()) all += label->text() + QChar(' ');
+    return all;
+  };
+  wait_for([&] { return said().contains(QStringLiteral("will not last")); });
+  // A new one is in: it is said no more.
+  o.put([&] {
+    Project longer = o.project();
+    for (auto& tool : longer.tools) {
+      if (tool.id == "fine-blade") tool.lasts_m = 500;
+    }
+    return longer;
+  }());
+  o.window.log().settle();
+  wait_for([&] { return !said().contains(QStringLiteral("will not last")); });
   forget_log();
 }
 

@@ -12,6 +12,7 @@
 #include "app/sheets/photograph_view.hpp"
 #include "app/style.hpp"
 #include "core/layout/shelf.hpp"
+#include "core/shape/recipe_edit.hpp"
 #include "driving.hpp"
 
 namespace dotlane::test {
@@ -587,6 +588,41 @@ TEST_CASE("how much to buy off the bolt is asked for by a button, and forgotten 
   copies->editor()->setFocus();
   copies->editor()->selectAll();
   QTest::keyClicks(copies->editor(), QStringLiteral("6"));
+  CHECK_FALSE(text->isVisible());
+}
+
+TEST_CASE("a batch says what it takes of the shelf, what is to be bought, what it costs in all and apiece") {
+  Project p = new_project("Tags");
+  p = add_shape(std::move(p), "tag", {{"width", 180.0}, {"height", 130.0}}).value();
+  ShelfItem sheets;
+  sheets.stock = p.sheets.front().stock, sheets.width_mm = 200, sheets.height_mm = 150, sheets.count = 5,
+  sheets.price = 1.35;
+  add_to_shelf(p, sheets);
+  Opened o(p);
+  o.stage(Stage::sheets);
+  auto* text = o.find<QLabel>("batchText");
+  CHECK_FALSE(text->isVisible());
+  type(o.find<NumberField>("batchCopies"), "7");
+  o.click("batchButton");
+  wait_for([&] { return text->isVisible(); });
+  const auto told = [&](const char* words) {
+    return text->text().replace(QChar::Nbsp, u' ').contains(QString::fromLatin1(words));
+  };
+  CHECK(told("7 sheets, 2 to buy for "));
+  QStringList sums;
+  for (auto* label : o.window.findChildren<QLabel*>(QStringLiteral("batchInAll"))) sums << label->text();
+  REQUIRE(sums.size() == 3);  // sheets, what is left of them, together
+  CHECK(sums.front() == QLocale().toCurrencyString(9.45));
+  // What was said of another number is gone, as after an edit.
+  type(o.find<NumberField>("batchCopies"), "3");
+  CHECK_FALSE(text->isVisible());
+  o.click("batchButton");
+  wait_for([&] { return text->isVisible(); });
+  CHECK(told("3 sheets, all on the shelf"));
+  o.stage(Stage::draft);
+  o.pick({{o.project().pieces.front()->id, ""}});
+  o.run("duplicate");
+  o.stage(Stage::sheets);
   CHECK_FALSE(text->isVisible());
 }
 

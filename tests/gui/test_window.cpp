@@ -235,6 +235,11 @@ TEST_CASE("every action runs by its keys in every stage, and undo takes back all
       QObject::disconnect(listening);
       CHECK(heard);
       ++ran;
+      // What opened beside the window goes again.
+      for (QWidget* other : QApplication::topLevelWidgets()) {
+        if (other != &o.window && other->isVisible()) other->close();
+      }
+      QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
       // It says so in the project, or it changed nothing there; either way nothing is broken.
       if (o.window.run().active()) o.run("run-cancel");
       if (o.window.run().active()) wait_for([&] { return !o.window.run().active(); });

@@ -24,17 +24,33 @@ AdviceLine::AdviceLine(Session& session, LogDesk& desk, QWidget* parent)
   connect(set_, &QPushButton::clicked, this, [this] {
     if (advice_) emit picked(advice_->force_gf, advice_->depth, advice_->repeats);
   });
-  connect(&desk_, &LogDesk::changed, this, [this] { asked_.clear(); });  // more is known
+  curve_box_ = new QWidget(this);
+  auto* curve = new QVBoxLayout(curve_box_);
+  curve->setContentsMargins(0, 2, 0, 0);
+  curve->setSpacing(0);
+  curve_ = new ForceCurveView(curve_box_);
+  auto* legend =
+      make_label(tr("<span style='color:%1'>━</span> cuts through &nbsp; <span style='color:%2'>╍</span> cuts "
+                    "the mat, by force; below: your passes")
+                     .arg(theme().accent.name(), theme().serious.name()),
+                 "quiet", curve_box_);
+  curve->addWidget(curve_);
+  curve->addWidget(legend);
+  column->addWidget(curve_box_);
+  curve_box_->hide();
+  connect(curve_, &ForceCurveView::picked, this, [this](double force) { emit picked(force, depth_, repeats_); });
+  connect(&desk_, &LogDesk::changed, this, [this] { asked_.clear(), curve_asked_.clear(); });  // more is known
   hide();
 }
 
 void AdviceLine::setPass(const Pass* pass) {
   const Sheet* sheet = pass ? find_sheet(session_.project(), pass->sheet) : nullptr;
   if (!sheet) {
-    asked_.clear(), advice_.reset();
+    asked_.clear(), curve_asked_.clear(), advice_.reset();
     return hide();
   }
   force_ = pass->force_gf, depth_ = pass->depth, repeats_ = pass->repeats;
+  showCurve(*pass, sheet->stock);
   const std::string asked = sheet->stock + "/" + pass->tool + "/" + std::string(word(pass->role));
   if (asked == asked_) {
     if (advice_) show(*advice_);
@@ -49,6 +65,23 @@ void AdviceLine::setPass(const Pass* pass) {
                  advice_ = advice;
                  show(*advice);
                });
+}
+
+void AdviceLine::showCurve(const Pass& pass, const std::string& stock) {
+  if (pass.role != Role::cut) {
+    curve_asked_.clear();
+    return curve_box_->hide();
+  }
+  const std::string asked =
+      stock + "/" + pass.tool + "/" + std::to_string(pass.depth) + "/" + std::to_string(pass.repeats);
+  if (asked == curve_asked_) return curve_->setForce(force_);
+  curve_asked_ = asked;
+  desk_.forceCurve(session_.project(), stock, pass.tool, pass.role, pass.depth, pass.repeats,
+                   [this, asked](const std::optional<ForceCurve>& curve) {
+                     if (asked != curve_asked_) return;
+                     curve_box_->setVisible(curve && !curve->tried.empty());
+                     if (curve) curve_->show(*curve, force_, depth_);
+                   });
 }
 
 void AdviceLine::show(const Advice& advice) {

@@ -5,6 +5,7 @@
 #include <QPushButton>
 #include <QWidget>
 
+#include "app/log/force_curve_view.hpp"
 #include "app/log/log_desk.hpp"
 #include "app/session.hpp"
 
@@ -22,11 +23,14 @@ class AdviceLine : public QWidget {
 
  private:
   void show(const Advice& advice);
+  void showCurve(const Pass& pass, const std::string& stock);
   Session& session_;
   LogDesk& desk_;
   QLabel* text_;
   QPushButton* set_;
-  std::string asked_;  // stock, tool and role
+  QWidget* curve_box_;
+  ForceCurveView* curve_;
+  std::string asked_, curve_asked_;  // stock, tool and role; with depth and rounds
   double force_ = 0, depth_ = 0;
   int repeats_ = 1;
   std::optional<Advice> advice_;

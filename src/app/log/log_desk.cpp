@@ -5,10 +5,9 @@
 #include <QDir>
 #include <QFileInfo>
 #include <QImageReader>
-#include <QPointer>
-#include <QStandardPaths>
 #include <map>
 
+#include "app/data_file.hpp"
 #include "app/units.hpp"
 #include "core/format/project_json.hpp"
 #include "core/road.hpp"
@@ -17,25 +16,20 @@
 namespace dotlane {
 namespace {
 
-/// Where command line and window agree: core/logbook/places.hpp says the same.
-std::string data_folder() { return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation).toStdString(); }
-
 constexpr int kPicturesShown = 600;
 
 }  // namespace
 
 LogDesk::LogDesk(QObject* parent, const std::string& file) : QObject(parent) {
-  pool_.setMaxThreadCount(1);
-  const std::string path = file.empty() ? data_folder() + "/logbook.sqlite" : file;
+  connect(&aside_, &Aside::failed, this,
+          [this](const QString& what) { emit said(tr("The logbook could not be read: %1").arg(what), true); });
+  const std::string path = file.empty() ? data_file("logbook.sqlite") : file;
   folder_ = path.substr(0, path.rfind('/'));
   openBook(path);
 }
 
-LogDesk::~LogDesk() { pool_.waitForDone(); }
-
 void LogDesk::openBook(const std::string& path) {
-  ++working_;
-  pool_.start([self = QPointer<LogDesk>(this), book = book_, path] {
+  aside_.run([this, book = book_, path]() -> std::function<void()> {
     const std::string copies = path.substr(0, path.rfind('/')) + "/logbook-copies";
     const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
     QString message;
@@ -57,41 +51,15 @@ void LogDesk::openBook(const std::string& path) {
     } else if (message.isEmpty()) {
       message = tr("Nothing is logged: %1").arg(qs(opened.error().line()));
     }
-    QMetaObject::invokeMethod(
-        QCoreApplication::instance(),
-        [self, message] {
-          if (!self) return;
-          --self->working_;
-          if (!message.isEmpty()) emit self->said(message, true);
-        },
-        Qt::QueuedConnection);
+    if (message.isEmpty()) return {};
+    return [this, message] { emit said(message, true); };
   });
 }
 
 void LogDesk::aside(std::function<std::function<void()>(Logbook&)> work) {
-  ++working_;
-  pool_.start([self = QPointer<LogDesk>(this), book = book_, work = std::move(work)] {
-    std::function<void()> then;
-    try {
-      if (*book) then = work(**book);
-    } catch (const std::exception& e) {
-      then = [self, what = QString::fromUtf8(e.what())] {
-        if (self) emit self->said(tr("The logbook could not be read: %1").arg(what), true);
-      };
-    }
-    QMetaObject::invokeMethod(
-        QCoreApplication::instance(),
-        [self, then] {
-          if (!self) return;
-          --self->working_;
-          if (then) then();
-        },
-        Qt::QueuedConnection);
+  aside_.run([book = book_, work = std::move(work)]() -> std::function<void()> {
+    return *book ? work(**book) : std::function<void()>();
   });
-}
-
-void LogDesk::settle() {
-  while (working_ > 0) QCoreApplication::processEvents(QEventLoop::AllEvents | QEventLoop::WaitForMoreEvents, 20);
 }
 
 void LogDesk::keep(std::function<LoggedRun()> run, std::shared_ptr<const std::string> project,
@@ -320,6 +288,15 @@ void LogDesk::advise(const Project& project, const std::string& stock, const std
   });
 }
 
+void LogDesk::forceCurve(const Project& project, const std::string& stock, const std::string& tool, Role role,
+                         double depth, int repeats, std::function<void(std::optional<ForceCurve>)> then) {
+  aside([project, stock, tool, role, depth, repeats, then = std::move(then)](Logbook& book) -> std::function<void()> {
+    const auto runs = book.runs({.tool = tool, .role = role}).value_or(std::vector<LoggedRun>{});
+    const auto found = force_curve(project, runs, stock, tool, role, depth, repeats);
+    return [then, found] { then(found ? std::optional(*found) : std::nullopt); };
+  });
+}
+
 void LogDesk::learnedPace(const std::string& machine, std::function<void(std::map<Role, Pace>)> then) {
   aside([machine, then = std::move(then)](Logbook& book) -> std::function<void()> {
     const auto found = learned_pace(book.runs({.rehearsed = false}).value_or(std::vector<LoggedRun>{}), machine);
@@ -345,13 +322,13 @@ void LogDesk::putInNew(const std::string& tool) {
   });
 }
 
-void LogDesk::runningOut(std::shared_ptr<const Derived> of, std::function<void(std::vector<RunsOut>)> then) {
+void LogDesk::runningOut(std::shared_ptr<const Derived> of, std::function<void(std::vector<Finding>)> then) {
   aside([of, then = std::move(then)](Logbook& book) -> std::function<void()> {
     std::map<std::string, double> metres;
     for (const auto& tool : of->project.tools) {
       if (tool.lasts_m > 0) metres[tool.id] = book.metres_of(tool.id).value_or(0);
     }
-    const auto found = running_out(of->project, of->plan, metres);
+    const auto found = worn_findings(of->project, of->drawing, of->plan, running_out(of->project, of->plan, metres));
     return [then, found] { then(found); };
   });
 }

@@ -5,12 +5,12 @@
 #include <QObject>
 #include <QPixmap>
 #include <QSet>
-#include <QThreadPool>
 #include <functional>
 #include <memory>
 #include <optional>
 #include <vector>
 
+#include "app/aside.hpp"
 #include "core/logbook/advice.hpp"
 #include "core/logbook/learned.hpp"
 #include "core/logbook/logbook.hpp"
@@ -23,7 +23,6 @@ class LogDesk : public QObject {
  public:
   /// With the logbook in the user's data folder, or another file.
   explicit LogDesk(QObject* parent = nullptr, const std::string& file = {});
-  ~LogDesk() override;
 
   /// Keeps a run, or what is known of it by now. Entry and picture are made aside; `then` hears the entry with its
   /// number.
@@ -65,6 +64,9 @@ class LogDesk : public QObject {
   void advise(const Project& project, const std::string& stock, const std::string& tool, Role role,
               std::function<void(std::optional<Advice>)> then);
 
+  /// How what comes out follows the force; `then` hears nothing where that cannot be said.
+  void forceCurve(const Project& project, const std::string& stock, const std::string& tool, Role role, double depth,
+                  int repeats, std::function<void(std::optional<ForceCurve>)> then);
   /// How long a machine of that name really takes, by role; `then` hears it.
   void learnedPace(const std::string& machine, std::function<void(std::map<Role, Pace>)> then);
   /// Metres that a tool has marked since it was new; `then` hears it.
@@ -72,12 +74,12 @@ class LogDesk : public QObject {
   /// From now on it is a new one.
   void putInNew(const std::string& tool);
   /// What will be dry or worn out before a plan is done; `then` hears it, with nothing where all will last.
-  void runningOut(std::shared_ptr<const Derived> of, std::function<void(std::vector<RunsOut>)> then);
+  void runningOut(std::shared_ptr<const Derived> of, std::function<void(std::vector<Finding>)> then);
 
   /// Reads the lists anew, as on coming to them: another window may have written.
   void refresh();
   /// Runs the event loop until all is read and written. For tests and pictures.
-  void settle();
+  void settle() { aside_.settle(); }
 
  signals:
   void changed();        ///< the list, or what there is to filter by
@@ -92,12 +94,10 @@ class LogDesk : public QObject {
   void read(bool all = true);                                        // else what there is to filter by stays
   bool written(const Result<void>& done);                            // says so where it was not
   std::function<void()> shown(std::int64_t run, Result<void> done);  // after a change to it, in the window
-  QImage planned_picture(Logbook& book, std::int64_t run);           // in the pool
+  QImage planned_picture(Logbook& book, std::int64_t run);           // aside
 
   std::string folder_;  // of the logbook
-  QThreadPool pool_;    // one thread, which alone touches the book
   std::shared_ptr<std::optional<Logbook>> book_ = std::make_shared<std::optional<Logbook>>();
-  int working_ = 0;
   bool keeps_ = true;
   RunFilter filter_;
   std::vector<RunGlance> glances_;
@@ -106,7 +106,8 @@ class LogDesk : public QObject {
   std::int64_t wanted_ = 0;
   QHash<qint64, QPixmap> pictures_;
   QSet<qint64> asked_;
-  QHash<QString, QImage> planned_;  // by the project's key; the pool's own
+  QHash<QString, QImage> planned_;  // by the project's key; the work aside alone has it
+  Aside aside_{this};               // which alone touches the book; it ends before what it works on
 };
 
 }  // namespace dotlane

@@ -11,6 +11,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "app/widgets/tile_card.hpp"
 
 namespace dotlane {
 namespace {
@@ -29,32 +30,18 @@ class TileDelegate : public QStyledItemDelegate {
     const Theme& t = theme();
     const QDateTime when = time_of(g);
     p->save();
-    p->setRenderHint(QPainter::Antialiasing);
-    p->setRenderHint(QPainter::SmoothPixmapTransform);
     const QRectF whole = QRectF(option.rect).adjusted(6, 2, -6, -2);
     p->setFont(ui_font(12, true));
     p->setPen(t.quiet);
     if (tiles_.beginsMonth(at.row()))
       p->drawText(QRectF(whole.left() + 2, whole.top(), whole.width(), 18), Qt::AlignVCenter,
                   QLocale().toString(when.date(), QStringLiteral("MMMM yyyy")));
-    const QRectF card = whole.adjusted(0, 20, 0, 0);
-    const bool chosen = option.state & QStyle::State_Selected, focus = option.state & QStyle::State_HasFocus;
-    p->setPen(QPen(chosen || focus ? t.accent : t.hairline, chosen ? 2 : 1));
-    p->setBrush(chosen ? t.accent_soft : t.field);
-    p->drawRoundedRect(card.adjusted(1, 1, -1, -1), 8, 8);
-    const QRectF room = card.adjusted(6, 6, -6, 0).adjusted(0, 0, 0, kPictureHeight - card.height() + 6);
-    const QPixmap picture = tiles_.desk().picture(g.id);
-    if (!picture.isNull()) {
-      QSizeF size = QSizeF(picture.size()).scaled(room.size(), Qt::KeepAspectRatio);
-      p->drawPixmap(QRectF(room.center() - QPointF(size.width(), size.height()) / 2, size), picture,
-                    QRectF(picture.rect()));
-    }
-    const double under = room.bottom() + 3;
+    const QRectF under =
+        paint_tile_card(*p, option, whole.adjusted(0, 20, 0, 0), tiles_.desk().picture(g.id), kPictureHeight);
     p->setFont(ui_font(12.5, true));
     p->setPen(t.ink);
-    const QRectF name(card.left() + 9, under, card.width() - 32, 18);
-    p->drawText(name, Qt::AlignVCenter, p->fontMetrics().elidedText(qs(g.project), Qt::ElideRight, int(name.width())));
-    paint_came_out(*p, QPointF(card.right() - 14, under + 10), g.came_out, 6);
+    paint_tile_line(*p, {under.left(), under.top(), under.width() - 14, 18}, qs(g.project));
+    paint_came_out(*p, QPointF(under.right() - 5, under.top() + 10), g.came_out, 6);
     p->setFont(ui_font(11));
     p->setPen(t.quiet);
     QString line = QLocale().toString(when.date(), QStringLiteral("d MMM")) + QStringLiteral(" · ") +
@@ -62,8 +49,7 @@ class TileDelegate : public QStyledItemDelegate {
     if (g.test_cut) line += LogView::tr(" · test cut");
     if (g.rehearsed) line += LogView::tr(" · rehearsed");
     if (g.outcome != Outcome::done) line += LogView::tr(" · broken off");
-    p->drawText(QRectF(name.left(), under + 17, card.width() - 18, 16), Qt::AlignVCenter,
-                p->fontMetrics().elidedText(line, Qt::ElideRight, int(card.width() - 18)));
+    paint_tile_line(*p, {under.left(), under.top() + 17, under.width(), 16}, line);
     p->restore();
   }
 

@@ -202,13 +202,10 @@ void RunPanel::buildReady() {
   ends->setObjectName(QStringLiteral("runsOut"));
   ends->hide();
   contents_->addWidget(ends);
-  log_.runningOut(derived, [label = QPointer<QLabel>(ends), derived](const std::vector<RunsOut>& out) {
-    if (!label || out.empty()) return;
+  log_.runningOut(derived, [label = QPointer<QLabel>(ends), unit = project.unit](const std::vector<Finding>& worn) {
+    if (!label || worn.empty()) return;
     QStringList lines;
-    for (const auto& now : out)
-      lines << tr("%1 will not last: %2 m are left of it, and it ends in pass %3.")
-                   .arg(tool_name(derived->project, now.tool), QLocale().toString(std::max(0.0, now.left_m), 'f', 1))
-                   .arg(derived->plan.passes[now.pass].index);
+    for (const auto& finding : worn) lines << qs(sentence(finding, unit));
     label->setText(lines.join(QLatin1Char('\n')));
     label->show();
   });

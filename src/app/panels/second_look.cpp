@@ -60,12 +60,12 @@ SecondLook::SecondLook(Session& session, QWidget* parent) : Panel(tr("Second loo
   connect(&session_, &Session::shown, this, show);
   show();
   column()->addStretch();
-  connect(&session_, &Session::derivedChanged, this, &SecondLook::update);
+  connect(&session_, &Session::findingsChanged, this, &SecondLook::update);
   update();
 }
 
 void SecondLook::update() {
-  const auto& findings = session_.derived().findings;
+  const auto& findings = session_.findings();
   const LengthUnit unit = session_.project().unit;
   if (findings == shown_ && filled_ && unit == unit_) return;
   filled_ = true;

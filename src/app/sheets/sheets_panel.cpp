@@ -4,6 +4,7 @@
 #include <QLocale>
 
 #include "app/panels/machine_form.hpp"
+#include "app/sheets/batch_card.hpp"
 #include "app/sheets/bolt_card.hpp"
 #include "app/sheets/figure_view.hpp"
 #include "app/sheets/pack_bars.hpp"
@@ -32,6 +33,8 @@ SheetsPanel::SheetsPanel(Session& session, SheetDesk& desk, QWidget* parent)
   column()->addWidget(make_line(body()));
   shelf_ = new ShelfCard(session_, desk_, body());
   column()->addWidget(shelf_);
+  column()->addWidget(make_line(body()));
+  column()->addWidget(new BatchCard(session_, body()));
   column()->addWidget(make_line(body()));
   column()->addWidget(new BoltCard(session_, desk_, body()));
   column()->addWidget(make_line(body()));

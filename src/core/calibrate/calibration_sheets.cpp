@@ -25,18 +25,14 @@ class SheetDrawing {
   explicit SheetDrawing(const Project& project) : project_(project) {}
 
   void stroke(const std::string& tool, const std::vector<Vec>& points) {
-    Contour contour{points.front(), {}, false};
-    for (std::size_t i = 1; i < points.size(); ++i) contour.segments.push_back(Segment::line(points[i]));
-    if (points.size() == 1) contour.segments.push_back(Segment::line(points.front()));
     for (const Vec p : points) box_.add(p);
-    line_of(tool).contours.push_back(std::move(contour));
+    line_of(tool).contours.push_back(straight_through(points, false));
   }
   /// A dot that is made so many times.
   void dot(const std::string& tool, Vec at, int times) {
     times_[tool] = times;
-    Contour contour{at, {Segment::line(at)}, false};
     box_.add(at);
-    repeated_[tool].contours.push_back(std::move(contour));
+    repeated_[tool].contours.push_back(straight_through({at}, false));
   }
   void number(const std::string& tool, int n, Vec middle) {
     for (const auto& stroke_of : number_strokes(n)) {

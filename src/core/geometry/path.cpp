@@ -93,6 +93,13 @@ void append_arc(std::vector<Segment>& out, Vec from, double rx, double ry, doubl
   }
 }
 
+Contour straight_through(const std::vector<Vec>& points, bool closed) {
+  Contour out{points.front(), {}, closed};
+  for (std::size_t i = 1; i < points.size(); ++i) out.segments.push_back(Segment::line(points[i]));
+  if (closed || points.size() == 1) out.segments.push_back(Segment::line(points.front()));
+  return out;
+}
+
 Contour ellipse(Vec centre, double rx, double ry) {
   Contour out;
   out.start = {centre.x + rx, centre.y};

@@ -57,6 +57,8 @@ inline constexpr double kMeetingEnds = 0.001;
 /// Zero radii give a straight line; radii too small are scaled up, both as SVG says.
 void append_arc(std::vector<Segment>& out, Vec from, double rx, double ry, double turn_degrees, bool large, bool sweep,
                 Vec to, double scale);
+/// Straight from point to point, and back to the first where it is closed.
+[[nodiscard]] Contour straight_through(const std::vector<Vec>& points, bool closed);
 /// A whole one, from its right end on.
 [[nodiscard]] Contour ellipse(Vec centre, double rx, double ry);
 

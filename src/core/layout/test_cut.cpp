@@ -44,17 +44,12 @@ std::optional<Vec> free_corner(const Region& free, const Box& area) {
 
 Line test_shape(const std::string& tool) {
   constexpr double kHalf = kTestCut / 2;
-  const auto closed = [](const std::vector<Vec>& points) {
-    Contour out{points.front(), {}, true};
-    for (std::size_t i = 1; i < points.size(); ++i) out.segments.push_back(Segment::line(points[i]));
-    out.segments.push_back(Segment::line(points.front()));
-    return out;
-  };
   Line line;
   line.id = "test", line.role = Role::cut, line.tool = tool;
-  line.path = Shared<Path>(Path{{closed({{-kHalf, -kHalf}, {kHalf, -kHalf}, {kHalf, kHalf}, {-kHalf, kHalf}}),
-                                 closed({{0, -2}, {2, 2}, {-2, 2}})},
-                                FillRule::evenodd});
+  line.path =
+      Shared<Path>(Path{{straight_through({{-kHalf, -kHalf}, {kHalf, -kHalf}, {kHalf, kHalf}, {-kHalf, kHalf}}, true),
+                         straight_through({{0, -2}, {2, 2}, {-2, 2}}, true)},
+                        FillRule::evenodd});
   return line;
 }
 

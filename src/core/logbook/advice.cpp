@@ -41,8 +41,18 @@ TriedStocks tried_stocks(const Project& project, const std::vector<LoggedRun>& r
   return out;
 }
 
-Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs, const std::string& stock,
-                      const std::string& tool_id, Role role) {
+namespace {
+
+/// What is asked of the model: for which stock, within which limits.
+struct Question {
+  CutModel model;
+  std::size_t stock = 0;
+  CutModel::Limits limits;
+  std::vector<Tried> tried;
+};
+
+Result<Question> question(const Project& project, const std::vector<LoggedRun>& runs, const std::string& stock,
+                          const std::string& tool_id, Role role) {
   const Tool* tool = find_tool(project, tool_id);
   if (!tool) return fail(ErrorKind::bad_request, "there is no tool \"" + tool_id + "\" in the rack");
   TriedStocks known = tried_stocks(project, runs, tool_id, role);
@@ -54,6 +64,15 @@ Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs
   limits.least_gf = tool->min_force_gf;
   limits.most_gf = std::min(std::max(tool->max_force_gf, tool->min_force_gf), project.machine.max_force_gf);
   if (tool->kind != ToolKind::blade || at->preset_depth <= 0) limits.most_depth = 0;
+  return Question{CutModel(std::move(known.stocks), known.tried), which, limits, std::move(known.tried)};
+}
+
+}  // namespace
+
+Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs, const std::string& stock,
+                      const std::string& tool_id, Role role) {
+  const auto asked = question(project, runs, stock, tool_id, role);
+  if (!asked) return tl::unexpected<Error>(asked.error());
   Advice out;
   std::vector<std::pair<double, double>> speeds;  // each counts alike
   for (const auto& run : runs) {
@@ -64,14 +83,29 @@ Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs
       if (pass.came_out == CameOut::good) speeds.emplace_back(pass.speed_mm_s, 1);
     }
   }
-  const CutModel model(std::move(known.stocks), known.tried);
-  const CutModel::Setting best = model.best(which, limits);
+  const CutModel::Setting best = asked->model.best(asked->stock, asked->limits);
   out.force_gf = best.force_gf, out.depth = best.depth, out.repeats = best.repeats;
   out.confidence = best.clean;
   out.spread = best.spread;
-  out.next_test = model.next_test(which, limits);
+  out.next_test = asked->model.next_test(asked->stock, asked->limits);
   const Stock* shelf = find_stock(project, stock);
   out.speed_mm_s = !speeds.empty() ? weighted_median(speeds) : setting_for(shelf ? *shelf : Stock{}, role).speed_mm_s;
+  return out;
+}
+
+Result<ForceCurve> force_curve(const Project& project, const std::vector<LoggedRun>& runs, const std::string& stock,
+                               const std::string& tool, Role role, double depth, int repeats) {
+  const auto asked = question(project, runs, stock, tool, role);
+  if (!asked) return tl::unexpected<Error>(asked.error());
+  constexpr int kSteps = 70;
+  ForceCurve out;
+  double most = asked->limits.most_gf;
+  for (const auto& tried : asked->tried) {
+    if (tried.stock == asked->stock) out.tried.push_back(tried), most = std::max(most, tried.force_gf);
+  }
+  std::vector<double> forces;
+  for (int k = 0; k <= kSteps; ++k) forces.push_back(most * k / kSteps);
+  out.along = asked->model.foretold(asked->stock, forces, {asked->limits.most_depth > 0 ? depth : 0}, {repeats});
   return out;
 }
 

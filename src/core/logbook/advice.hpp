@@ -29,4 +29,15 @@ struct TriedStocks {
 [[nodiscard]] Result<Advice> advise(const Project& project, const std::vector<LoggedRun>& runs,
                                     const std::string& stock, const std::string& tool, Role role);
 
+/// How what comes out follows the force, at one depth mark and so many rounds, and the passes behind that.
+struct ForceCurve {
+  std::vector<CutModel::Setting>
+      along;                 ///< from nothing up to what tool and machine can, or was tried, in even steps of force
+  std::vector<Tried> tried;  ///< on this stock, whatever their depth
+};
+/// Errors as of advise().
+[[nodiscard]] Result<ForceCurve> force_curve(const Project& project, const std::vector<LoggedRun>& runs,
+                                             const std::string& stock, const std::string& tool, Role role, double depth,
+                                             int repeats);
+
 }  // namespace dotlane

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 #include "core/median.hpp"
 
@@ -47,6 +48,30 @@ std::vector<RunsOut> running_out(const Project& project, const Plan& plan,
     if (ends) out.push_back(now);
   }
   return out;
+}
+
+std::vector<Finding> worn_findings(const Project& project, const Drawing& drawing, const Plan& plan,
+                                   const std::vector<RunsOut>& out) {
+  std::vector<Finding> found;
+  for (const auto& now : out) {
+    const Tool* tool = find_tool(project, now.tool);
+    Finding finding{"tool-runs-out",
+                    Severity::warning,
+                    {{"tool", tool ? tool->name : now.tool},
+                     {"left", std::max(0.0, now.left_m)},
+                     {"needed", now.needed_m},
+                     {"pass", static_cast<double>(plan.passes[now.pass].index)}}};
+    if (now.left_m <= 0) finding.form = "over";
+    std::set<LineRef> lines;
+    for (const auto& stroke : plan.passes[now.pass].strokes) {
+      const DrawnPiece* piece = find_drawn(drawing, stroke.piece);
+      if (piece && stroke.line < piece->piece->lines.size())
+        lines.insert({stroke.piece, piece->piece->lines[stroke.line].id});
+    }
+    finding.lines.assign(lines.begin(), lines.end());
+    found.push_back(std::move(finding));
+  }
+  return found;
 }
 
 }  // namespace dotlane

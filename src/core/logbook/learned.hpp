@@ -28,5 +28,8 @@ struct RunsOut {
 /// `metres` is how far each tool has gone since it was new; only tools whose life is known come into question.
 [[nodiscard]] std::vector<RunsOut> running_out(const Project& project, const Plan& plan,
                                                const std::map<std::string, double>& metres);
+/// What second look says of them: "tool-runs-out".
+[[nodiscard]] std::vector<Finding> worn_findings(const Project& project, const Drawing& drawing, const Plan& plan,
+                                                 const std::vector<RunsOut>& out);
 
 }  // namespace dotlane

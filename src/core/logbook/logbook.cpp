@@ -7,7 +7,7 @@
 #include <utility>
 
 #include "core/format/journal.hpp"
-#include "core/logbook/sqlite.hpp"
+#include "core/sqlite.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -57,20 +57,6 @@ CREATE TABLE photos (
 CREATE INDEX passes_by_tool ON passes (tool, tool_name);
 CREATE TABLE changes (tool TEXT NOT NULL, at TEXT NOT NULL, PRIMARY KEY (tool, at)) STRICT, WITHOUT ROWID;
 )"};
-
-template <class Work>
-auto guarded(Work&& work) -> Result<decltype(work())> {
-  try {
-    if constexpr (std::is_void_v<decltype(work())>) {
-      work();
-      return {};
-    } else {
-      return work();
-    }
-  } catch (const SqlFailure& failure) {
-    return tl::unexpected<Error>(failure.error);
-  }
-}
 
 int version_of(Database& database) {
   Statement version(database, "PRAGMA user_version");
@@ -246,7 +232,7 @@ const std::string& Logbook::path() const { return database_->path(); }
 Result<Logbook> Logbook::open(const std::string& path) {
   std::error_code made;
   if (const auto folder = fs::path(path).parent_path(); !folder.empty()) fs::create_directories(folder, made);
-  return guarded([&] {
+  return sql_result([&] {
     auto database = std::make_unique<Database>(path);
     const int version = version_of(*database);
     if (version > logbook_version())
@@ -262,14 +248,14 @@ Result<Logbook> Logbook::open(const std::string& path) {
 }
 
 Result<void> make_old_logbook(const std::string& path, int version) {
-  return guarded([&] {
+  return sql_result([&] {
     Database database(path);
     bring_up(database, std::min(version, logbook_version()));
   });
 }
 
 Result<std::int64_t> Logbook::keep(const LoggedRun& run, std::string_view project, std::string_view picture) {
-  return guarded([&] {
+  return sql_result([&] {
     Database& d = *database_;
     Transaction whole(d);
     const std::string key = key_of(project);
@@ -367,7 +353,7 @@ Result<std::int64_t> Logbook::keep(const LoggedRun& run, std::string_view projec
 }
 
 Result<std::vector<RunGlance>> Logbook::glances(const RunFilter& filter) const {
-  return guarded([&] {
+  return sql_result([&] {
     std::vector<RunGlance> out;
     // Worst first: torn, weak, strong, good, skipped, unsaid.
     Statement row = select(
@@ -394,7 +380,7 @@ Result<std::vector<RunGlance>> Logbook::glances(const RunFilter& filter) const {
 }
 
 Result<std::vector<LoggedRun>> Logbook::runs(const RunFilter& filter) const {
-  return guarded([&] {
+  return sql_result([&] {
     std::vector<LoggedRun> out;
     for (Statement row = select(*database_, kRunColumns, filter); row.step();) out.push_back(run_from(row));
     Details details(*database_);
@@ -404,7 +390,7 @@ Result<std::vector<LoggedRun>> Logbook::runs(const RunFilter& filter) const {
 }
 
 Result<LoggedRun> Logbook::run(std::int64_t id) const {
-  return guarded([&] {
+  return sql_result([&] {
     Statement row(*database_, std::string("SELECT ") + kRunColumns + " FROM runs WHERE id = ?");
     row.bind(id);
     if (!row.step()) throw SqlFailure{{ErrorKind::bad_request, "the logbook has no run " + std::to_string(id), path()}};
@@ -415,7 +401,7 @@ Result<LoggedRun> Logbook::run(std::int64_t id) const {
 }
 
 Result<std::string> Logbook::project_of(std::int64_t id) const {
-  return guarded([&] {
+  return sql_result([&] {
     Statement row(*database_, "SELECT size, packed FROM projects JOIN runs ON key = project_key WHERE id = ?");
     row.bind(id);
     if (!row.step()) throw SqlFailure{{ErrorKind::bad_request, "the logbook has no run " + std::to_string(id), path()}};
@@ -424,7 +410,7 @@ Result<std::string> Logbook::project_of(std::int64_t id) const {
 }
 
 Result<std::string> Logbook::picture_of(std::int64_t id) const {
-  return guarded([&] {
+  return sql_result([&] {
     Statement row(*database_, "SELECT png FROM pictures WHERE run = ?");
     row.bind(id);
     return row.step() ? row.text(0) : std::string();
@@ -432,7 +418,7 @@ Result<std::string> Logbook::picture_of(std::int64_t id) const {
 }
 
 Result<std::int64_t> Logbook::count() const {
-  return guarded([&] {
+  return sql_result([&] {
     Statement row(*database_, "SELECT count(*) FROM runs");
     row.step();
     return row.integer(0);
@@ -440,7 +426,7 @@ Result<std::int64_t> Logbook::count() const {
 }
 
 Result<Logbook::Known> Logbook::known() const {
-  return guarded([&] {
+  return sql_result([&] {
     Known out;
     const auto named = [&](const char* id, const char* name, auto& into) {
       Statement row(*database_,
@@ -456,7 +442,7 @@ Result<Logbook::Known> Logbook::known() const {
 }
 
 Result<void> Logbook::say(std::int64_t run, int pass, CameOut out) {
-  return guarded([&] {
+  return sql_result([&] {
     Statement(*database_, "UPDATE passes SET came_out = ? WHERE run = ? AND pass = ?")
         .bind(word(out))
         .bind(run)
@@ -466,28 +452,28 @@ Result<void> Logbook::say(std::int64_t run, int pass, CameOut out) {
 }
 
 Result<void> Logbook::say(std::int64_t run, Weeding weeding) {
-  return guarded(
+  return sql_result(
       [&] { Statement(*database_, "UPDATE runs SET weeding = ? WHERE id = ?").bind(word(weeding)).bind(run).run(); });
 }
 
 Result<void> Logbook::note(std::int64_t run, std::string_view note) {
-  return guarded([&] { Statement(*database_, "UPDATE runs SET note = ? WHERE id = ?").bind(note).bind(run).run(); });
+  return sql_result([&] { Statement(*database_, "UPDATE runs SET note = ? WHERE id = ?").bind(note).bind(run).run(); });
 }
 
 Result<void> Logbook::add_photo(std::int64_t run, std::string_view file) {
-  return guarded([&] {
+  return sql_result([&] {
     Statement(*database_, "INSERT OR IGNORE INTO photos (run, file) VALUES (?, ?)").bind(run).bind(file).run();
   });
 }
 
 Result<void> Logbook::changed(std::string_view tool, std::string_view when) {
-  return guarded([&] {
+  return sql_result([&] {
     Statement(*database_, "INSERT OR IGNORE INTO changes (tool, at) VALUES (?, ?)").bind(tool).bind(when).run();
   });
 }
 
 Result<double> Logbook::metres_of(std::string_view tool) const {
-  return guarded([&] {
+  return sql_result([&] {
     Statement row(*database_,
                   "SELECT coalesce(sum(metres), 0.0) FROM passes JOIN runs ON runs.id = passes.run WHERE tool = ?1 AND "
                   "rehearsed = 0 AND begun >= coalesce((SELECT max(at) FROM changes WHERE tool = ?1), '')");
@@ -498,7 +484,7 @@ Result<double> Logbook::metres_of(std::string_view tool) const {
 }
 
 Result<std::string> Logbook::check() const {
-  return guarded([&] {
+  return sql_result([&] {
     Statement check(*database_, "PRAGMA integrity_check(1)");
     check.step();
     std::string found = check.text(0);
@@ -516,7 +502,7 @@ Result<void> Logbook::back_up(const std::string& folder, const std::string& toda
   if (!fs::exists(target)) {
     const fs::path part = target.string() + ".part";
     fs::remove(part, trouble);
-    const auto copied = guarded([&] { database_->back_up_to(part.string()); });
+    const auto copied = sql_result([&] { database_->back_up_to(part.string()); });
     if (!copied) {
       fs::remove(part, trouble);
       return copied;

@@ -295,16 +295,20 @@ std::vector<CutModel::Setting> CutModel::foretold(std::size_t stock, const std::
       const double pressed = std::log(std::max(1e-3, force)) + c * std::log(static_cast<double>(std::max(1, times)));
       const Factor hard = factor([&](const Takes& t, double shift) { return logistic(a * (pressed - t.u - shift)); });
       for (std::size_t d = 0; d < depths.size(); ++d) {
-        double through = 0, into = 0, clean2 = 0, inside = 0;
+        double through = 0, into = 0, through2 = 0, into2 = 0, clean2 = 0, inside = 0;
         for (std::size_t i = 0; i < takes.size(); ++i) {
           const double t = hard.through[i] * deep[d].through[i], m = hard.into[i] * deep[d].into[i];
           through += takes[i].weight * t, into += takes[i].weight * m;
+          through2 += takes[i].weight * t * t, into2 += takes[i].weight * m * m;
           clean2 += takes[i].weight * (t - m) * (t - m);
           inside += takes[i].weight * entropy(t, m);
         }
         const double clean = through - into;
-        out.push_back({force, depths[d], times, through, clean, std::sqrt(std::max(0.0, clean2 - clean * clean)),
-                       entropy(through, into) - inside});
+        const auto spread_of = [](double squares, double mean) {
+          return std::sqrt(std::max(0.0, squares - mean * mean));
+        };
+        out.push_back({force, depths[d], times, through, clean, spread_of(clean2, clean), spread_of(through2, through),
+                       spread_of(into2, into), entropy(through, into) - inside});
       }
     }
   }

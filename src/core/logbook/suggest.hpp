@@ -54,7 +54,8 @@ class CutModel {
     double force_gf = 0, depth = 0;
     int repeats = 1;
     double through = 0, clean = 0;  ///< the chance that it cuts through, and that it leaves the mat unhurt as well
-    double spread = 0;              ///< how unsure the model is of `clean`, as a standard deviation
+    /// How unsure the model is of them, as standard deviations: of `clean`, of `through`, of into_mat().
+    double spread = 0, through_spread = 0, mat_spread = 0;
     /// How much the outcome of such a cut would tell of what the stock takes, in nats: the entropy of what is foretold
     /// less the mean entropy for each of what it may take.
     double worth = 0;

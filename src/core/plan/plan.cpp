@@ -29,7 +29,7 @@ struct Group {
   }
 };
 
-struct Batch {
+struct Gathering {
   Pass pass;
   /// Courses that may run in any order, and those that wait for them: second passes of fills.
   struct Coat {
@@ -46,8 +46,8 @@ struct Batch {
   std::vector<std::size_t> wished;  // ends of the wishes by hand: 2 n is the first of wish n, 2 n + 1 its second
 };
 
-std::vector<Batch> collect(const Project& project, const Layout& layout) {
-  std::map<Group, Batch> batches;
+std::vector<Gathering> collect(const Project& project, const Layout& layout) {
+  std::map<Group, Gathering> gatherings;
   const auto& roles = project.plan.role_order;
   const auto& left_out = project.plan.not_now;
   const auto& pins = project.plan.pins;
@@ -85,10 +85,10 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
         const auto now = [&](std::size_t c) {
           return !piece->piece->not_now && (copy_of[c] == npos || !layout.laid[copy_of[c]].not_now);
         };
-        Batch& batch = batches[group];
-        if (batch.first.empty() && batch.second.empty()) {
-          batch.group = group;
-          Pass& p = batch.pass;
+        Gathering& gathering = gatherings[group];
+        if (gathering.first.empty() && gathering.second.empty()) {
+          gathering.group = group;
+          Pass& p = gathering.pass;
           p.load = placed.sheet.load, p.sheet = placed.sheet.id, p.role = line.role, p.tool = tool->id;
           p.repeats = repeats;
           p.stroke_by_stroke = group.stroke_by_stroke;
@@ -105,26 +105,26 @@ std::vector<Batch> collect(const Project& project, const Layout& layout) {
                   p.tool + "/" + std::to_string(repeats) + (p.stroke_by_stroke ? "/strokes" : "") +
                   (group.numbers ? "/numbers" : "");
         }
-        if (std::find(left_out.begin(), left_out.end(), batch.pass.key) != left_out.end()) continue;
+        if (std::find(left_out.begin(), left_out.end(), gathering.pass.key) != left_out.end()) continue;
         if (std::find(roles_left_out.begin(), roles_left_out.end(), line.role) != roles_left_out.end()) continue;
         const PassLine own{piece->piece->id, line.id, placed.sheet.id};
-        batch.pass.pinned = batch.pass.pinned || std::find(pins.begin(), pins.end(), own) != pins.end();
+        gathering.pass.pinned = gathering.pass.pinned || std::find(pins.begin(), pins.end(), own) != pins.end();
         if (!wishes.empty()) {
           const auto [from, to] = wishes.equal_range(own);
-          for (auto wish = from; wish != to; ++wish) batch.wished.push_back(wish->second);
+          for (auto wish = from; wish != to; ++wish) gathering.wished.push_back(wish->second);
         }
         const Affine onto_mat = (project.plan.mirrored ? Affine{-1, 0, 0, 1, flip, 0} : Affine{}) * piece->map_of(i);
         for (std::size_t c = 0; c < polylines->size(); ++c) {
           if (!now(c)) continue;
-          Batch::Coat& coat = line.coat == 2 ? batch.second : batch.first;
+          Gathering::Coat& coat = line.coat == 2 ? gathering.second : gathering.first;
           coat.courses.push_back({std::shared_ptr<const Polyline>(polylines, &(*polylines)[c]), onto_mat});
           coat.origin.push_back({piece->piece->id, i, laid[i][c]});
         }
       }
     }
   }
-  std::vector<Batch> out;
-  for (auto& [group, batch] : batches) out.push_back(std::move(batch));
+  std::vector<Gathering> out;
+  for (auto& [group, gathering] : gatherings) out.push_back(std::move(gathering));
   return out;
 }
 
@@ -157,42 +157,42 @@ OrderRules rules_of(const Pass& pass, const Project& project) {
   return rules;
 }
 
-/// The strokes of a batch, in order.
-std::vector<Stroke> strokes_of(const Batch& batch, Vec from, const OrderRules& rules) {
+/// The strokes of a gathering, in order.
+std::vector<Stroke> strokes_of(const Gathering& gathering, Vec from, const OrderRules& rules) {
   std::vector<Stroke> out;
-  for (const Batch::Coat* coat : {&batch.first, &batch.second}) {
+  for (const Gathering::Coat* coat : {&gathering.first, &gathering.second}) {
     for (const auto& stroke : order_strokes(coat->courses, from, rules)) {
       const auto& [piece, line, laid] = coat->origin[stroke.course];
       out.push_back({coat->courses[stroke.course], stroke.reversed, stroke.first_point, stroke.along,
-                     batch.pass.stroke_by_stroke ? batch.pass.repeats : 1, piece, line, laid});
+                     gathering.pass.stroke_by_stroke ? gathering.pass.repeats : 1, piece, line, laid});
       from = out.back().end();
     }
   }
   return out;
 }
 
-/// Where a batch begins and ends when it is run from home.
-std::pair<Vec, Vec> ends_of(const Batch& batch, const Project& project) {
+/// Where a gathering begins and ends when it is run from home.
+std::pair<Vec, Vec> ends_of(const Gathering& gathering, const Project& project) {
   const Vec home = home_of(project.machine);
-  const auto strokes = strokes_of(batch, home, rules_of(batch.pass, project));
+  const auto strokes = strokes_of(gathering, home, rules_of(gathering.pass, project));
   return strokes.empty() ? std::pair(home, home) : std::pair(strokes.front().start(), strokes.back().end());
 }
 
 /// Which of them have to wait for the ink of others: those that run over it.
-std::vector<Drying> drying_of(const Project& project, const std::vector<Batch>& batches) {
+std::vector<Drying> drying_of(const Project& project, const std::vector<Gathering>& gatherings) {
   std::vector<Drying> out;
-  for (std::size_t i = 0; i < batches.size(); ++i) {
-    const Pass& ink = batches[i].pass;
+  for (std::size_t i = 0; i < gatherings.size(); ++i) {
+    const Pass& ink = gatherings[i].pass;
     const Tool* tool = find_tool(project, ink.tool);
     if (!tool || ink.role != Role::draw || tool->dry_s <= 0) continue;
-    for (std::size_t k = 0; k < batches.size(); ++k) {
-      const Pass& over = batches[k].pass;
+    for (std::size_t k = 0; k < gatherings.size(); ++k) {
+      const Pass& over = gatherings[k].pass;
       const Tool* other = find_tool(project, over.tool);
       if (k == i || over.sheet != ink.sheet || over.load != ink.load || !other) continue;
       const double reach = (tool->tip_width_mm + other->tip_width_mm) / 2;
       bool meets = false;
-      for (const auto* a : {&batches[i].first, &batches[i].second}) {
-        for (const auto* b : {&batches[k].first, &batches[k].second})
+      for (const auto* a : {&gatherings[i].first, &gatherings[i].second}) {
+        for (const auto* b : {&gatherings[k].first, &gatherings[k].second})
           meets = meets || run_over(a->courses, b->courses, reach);
       }
       if (meets) out.push_back({i, k, tool->dry_s});
@@ -227,16 +227,16 @@ std::vector<Holding> loaded_before(const Project& project) {
   return out;
 }
 
-void run_through(Pass& pass, const Batch& batch, const Project& project, const TourEffort& effort, Vec& head) {
+void run_through(Pass& pass, const Gathering& gathering, const Project& project, const TourEffort& effort, Vec& head) {
   OrderRules rules = rules_of(pass, project);
   rules.effort = effort;
-  pass.strokes = strokes_of(batch, head, rules);
+  pass.strokes = strokes_of(gathering, head, rules);
   pass.contours = static_cast<int>(pass.strokes.size());
   time_pass(pass, project.machine, head);
 }
 
 /// Which passes there are, in numbers, and what speaks for their order.
-ScheduleProblem problem_of(const Project& project, const std::vector<Batch>& batches,
+ScheduleProblem problem_of(const Project& project, const std::vector<Gathering>& gatherings,
                            const std::vector<Reason>& reasons, std::vector<Drying> drying) {
   constexpr std::size_t kMostPoints = 20'000, kMostWays = 100;  // beyond, the ways between passes are not weighed
   const Machine& machine = project.machine;
@@ -246,33 +246,33 @@ ScheduleProblem problem_of(const Project& project, const std::vector<Batch>& bat
   out.by_tool = project.plan.by_tool;
   for (const auto& tool : project.tools) out.owned[tool.id] = tool.count;
   std::size_t points = 0;
-  for (const auto& batch : batches) {
-    out.tasks.push_back({batch.pass.tool, machine.sets_depth ? 0 : batch.pass.depth, batch.pass.load, 0,
-                         holders_for(machine, find_tool(project, batch.pass.tool))});
-    for (const auto* coat : {&batch.first, &batch.second}) {
+  for (const auto& gathering : gatherings) {
+    out.tasks.push_back({gathering.pass.tool, machine.sets_depth ? 0 : gathering.pass.depth, gathering.pass.load, 0,
+                         holders_for(machine, find_tool(project, gathering.pass.tool))});
+    for (const auto* coat : {&gathering.first, &gathering.second}) {
       for (const auto& course : coat->courses) points += course.polyline->points.size();
     }
   }
   for (const auto& reason : reasons) out.before.push_back({reason.first, reason.second});
   if (!drying.empty()) {  // what runs meanwhile counts: how long each takes, about
-    for (std::size_t i = 0; i < batches.size(); ++i) {
-      Pass pass = batches[i].pass;
+    for (std::size_t i = 0; i < gatherings.size(); ++i) {
+      Pass pass = gatherings[i].pass;
       Vec head = home_of(machine);
-      run_through(pass, batches[i], project, {}, head);
+      run_through(pass, gatherings[i], project, {}, head);
       out.tasks[i].seconds = pass.seconds;
     }
   }
   out.drying = std::move(drying);
-  if (points > kMostPoints || batches.size() > kMostWays) return out;
+  if (points > kMostPoints || gatherings.size() > kMostWays) return out;
   const auto travel = travel_limits(machine);
   std::vector<std::pair<Vec, Vec>> ends;
-  for (const auto& batch : batches) ends.push_back(ends_of(batch, project));
-  for (std::size_t from = 0; from <= batches.size(); ++from) {
+  for (const auto& gathering : gatherings) ends.push_back(ends_of(gathering, project));
+  for (std::size_t from = 0; from <= gatherings.size(); ++from) {
     out.way.emplace_back();
     for (std::size_t to = 0; to < ends.size(); ++to)
       out.way.back().push_back(
           motion_seconds({from < ends.size() ? ends[from].second : home_of(machine), ends[to].first}, travel) *
-          batches[to].pass.pace.factor);
+          gatherings[to].pass.pace.factor);
   }
   return out;
 }
@@ -368,21 +368,21 @@ TourEffort thorough(const Plan& plan, std::function<bool()> stop) {
 Plan make_plan(const Project& project, const Layout& layout, const TourEffort& effort) {
   Plan plan;
   plan.mirrored = project.plan.mirrored;
-  std::vector<Batch> batches;
-  for (auto& batch : collect(project, layout)) {
-    if (batch.first.empty() && batch.second.empty()) {
-      plan.not_now.push_back(std::move(batch.pass));
+  std::vector<Gathering> gatherings;
+  for (auto& gathering : collect(project, layout)) {
+    if (gathering.first.empty() && gathering.second.empty()) {
+      plan.not_now.push_back(std::move(gathering.pass));
     } else {
-      batches.push_back(std::move(batch));
+      gatherings.push_back(std::move(gathering));
     }
   }
   std::vector<PassRank> ranks;
   std::vector<std::pair<std::vector<std::size_t>, std::vector<std::size_t>>> wishes(project.plan.by_hand.size());
-  for (std::size_t i = 0; i < batches.size(); ++i) {
-    const Pass& pass = batches[i].pass;
+  for (std::size_t i = 0; i < gatherings.size(); ++i) {
+    const Pass& pass = gatherings[i].pass;
     ranks.push_back(
-        {pass.load, pass.sheet, batches[i].group.role_rank, pass.role == Role::draw, batches[i].group.light});
-    for (const auto end : batches[i].wished)
+        {pass.load, pass.sheet, gatherings[i].group.role_rank, pass.role == Role::draw, gatherings[i].group.light});
+    for (const auto end : gatherings[i].wished)
       (end % 2 == 0 ? wishes[end / 2].first : wishes[end / 2].second).push_back(i);
   }
   std::vector<std::pair<std::size_t, std::size_t>> by_hand;
@@ -392,12 +392,12 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
     }
   }
   const auto reasons = reasons_of(ranks, by_hand);
-  const auto drying = drying_of(project, batches);
-  ScheduleProblem problem = problem_of(project, batches, reasons, drying);
+  const auto drying = drying_of(project, gatherings);
+  ScheduleProblem problem = problem_of(project, gatherings, reasons, drying);
   const Schedule schedule = make_schedule(problem);
   plan.least_pauses = schedule.least_pauses, plan.optimal = schedule.optimal;
   const auto loose = [&](const auto& wish) {
-    return !batches[wish.first].pass.pinned && !batches[wish.second].pass.pinned;
+    return !gatherings[wish.first].pass.pinned && !gatherings[wish.second].pass.pinned;
   };
   if (std::erase_if(by_hand, loose) > 0) {
     problem.before.clear();
@@ -407,21 +407,23 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
     plan.hand_swaps = schedule.cost.swaps - free.swaps;
   }
 
-  const auto strokes_in = [](const Batch& batch) { return batch.first.courses.size() + batch.second.courses.size(); };
+  const auto strokes_in = [](const Gathering& gathering) {
+    return gathering.first.courses.size() + gathering.second.courses.size();
+  };
   std::size_t strokes = 0;
-  for (const auto& batch : batches) strokes += strokes_in(batch);
+  for (const auto& gathering : gatherings) strokes += strokes_in(gathering);
   Vec head = home_of(project.machine);
   std::set<int> found;  // sheets whose marks were found since the mat went in
   std::vector<Holding> held = loaded_before(project);
-  std::vector<std::size_t> place(batches.size());
-  std::vector<double> dry(batches.size(), 0);  // when what each runs over is
-  std::map<std::string, Vec> headings;         // where trailing blades point
+  std::vector<std::size_t> place(gatherings.size());
+  std::vector<double> dry(gatherings.size(), 0);  // when what each runs over is
+  std::map<std::string, Vec> headings;            // where trailing blades point
   int turned_in = 0;
   double clock = 0;
   for (const auto& step : schedule.steps) {
     const auto loads = changes(held, step.holders);
     if (plan.passes.empty()) plan.first_load = loads;
-    Pause pause{plan.passes.size(), step.new_mat, batches[step.task].pass.load, loads, clock, 0, 0};
+    Pause pause{plan.passes.size(), step.new_mat, gatherings[step.task].pass.load, loads, clock, 0, 0};
     if (step.pause_before) {
       pause.seconds = seconds_of(loads, project.machine) + (step.new_mat ? project.machine.swap_s : 0);
       if (step.new_mat) plan.reasons.push_back({plan.passes.size() - 1, plan.passes.size(), Why::mat});
@@ -432,7 +434,7 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
     const bool stops = step.pause_before || pause.dries_s > 0;
     if (stops) plan.pauses.push_back(std::move(pause));
     held = step.holders;
-    Pass pass = batches[step.task].pass;
+    Pass pass = gatherings[step.task].pass;
     place[step.task] = plan.passes.size();
     pass.index = static_cast<int>(plan.passes.size()) + 1;
     pass.holder = step.holder;
@@ -453,8 +455,8 @@ Plan make_plan(const Project& project, const Layout& layout, const TourEffort& e
       }
     }
     TourEffort share = effort;
-    share.kicks = effort.kicks * strokes_in(batches[step.task]) / std::max<std::size_t>(1, strokes);
-    run_through(pass, batches[step.task], project, share, head);
+    share.kicks = effort.kicks * strokes_in(gatherings[step.task]) / std::max<std::size_t>(1, strokes);
+    run_through(pass, gatherings[step.task], project, share, head);
     if (pass.lead.trails()) {
       Vec heading = pass.heading;
       for (const auto& stroke : pass.strokes)

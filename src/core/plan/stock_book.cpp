@@ -17,17 +17,6 @@ const ShelfItem* item_of(const Project& project, int id) {
   return at == project.shelf.end() ? nullptr : &*at;
 }
 
-/// Sheets that will be run: something of the project lies on them.
-std::vector<const LaidSheet*> run_sheets(const Layout& layout) {
-  std::vector<const LaidSheet*> out;
-  for (const auto& sheet : layout.sheets) {
-    const bool used = std::any_of(layout.laid.begin(), layout.laid.end(),
-                                  [&](const LaidPart& part) { return part.sheet == sheet.sheet.id && !part.not_now; });
-    if (used && !sheet.sheet.not_now) out.push_back(&sheet);
-  }
-  return out;
-}
-
 double sheet_area(const Sheet& sheet) {
   if (sheet.outline.empty()) return sheet.area.width() * sheet.area.height();
   return area_of(region_of(sheet.outline, FillRule::evenodd));
@@ -46,6 +35,16 @@ double share_left(const Project& project, const Drawing& drawing, const Layout& 
 long hundredths(double money) { return std::lround(money * 100); }
 
 }  // namespace
+
+std::vector<const LaidSheet*> run_sheets(const Layout& layout) {
+  std::vector<const LaidSheet*> out;
+  for (const auto& sheet : layout.sheets) {
+    const bool used = std::any_of(layout.laid.begin(), layout.laid.end(),
+                                  [&](const LaidPart& part) { return part.sheet == sheet.sheet.id && !part.not_now; });
+    if (used && !sheet.sheet.not_now) out.push_back(&sheet);
+  }
+  return out;
+}
 
 std::vector<Reserved> reserved(const Project& project) {
   std::vector<Reserved> out;

@@ -17,6 +17,9 @@ struct Reserved {
 /// Of everything on the shelf, in its order.
 [[nodiscard]] std::vector<Reserved> reserved(const Project& project);
 
+/// Sheets that will be run: something of the project lies on them.
+[[nodiscard]] std::vector<const LaidSheet*> run_sheets(const Layout& layout);
+
 /// After a run: every sheet that was run is off the shelf, and what is left of it is back, by its outline, with its
 /// share of the price. Sheets that nobody took from the shelf leave their rest all the same.
 [[nodiscard]] Project use_up(Project project, const Drawing& drawing, const Layout& layout);

@@ -9,6 +9,7 @@
 #include "core/project/edit.hpp"
 #include "core/project/ids.hpp"
 #include "core/project/kinds.hpp"
+#include "core/shape/evaluate.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "core/shape/sizing.hpp"
 
@@ -123,6 +124,16 @@ Project pasted(Project project, const Project& clip, Vec by, std::vector<int>* i
   }
   project.pieces.insert(project.pieces.begin(), fresh.begin(), fresh.end());
   match_sheets(project);
+  return project;
+}
+
+Project brought_over(Project project, const Project& from, const Drawing& drawing, const std::vector<int>& pieces,
+                     std::vector<int>* ids) {
+  std::vector<int> fresh;
+  project = pasted(std::move(project), clip_for_others(from, drawing, pieces), {0, 0}, &fresh);
+  DrawingCache cache;
+  project = bring_onto_mat(project, evaluate(project, cache), fresh);
+  if (ids) *ids = std::move(fresh);
   return project;
 }
 

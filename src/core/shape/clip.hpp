@@ -22,6 +22,10 @@ namespace dotlane {
 /// `ids` hears the new ids, top layer first.
 [[nodiscard]] Project pasted(Project project, const Project& clip, Vec by, std::vector<int>* ids = nullptr);
 
+/// Pieces of another project on top of all of this one's, inside what tools reach.
+[[nodiscard]] Project brought_over(Project project, const Project& from, const Drawing& drawing,
+                                   const std::vector<int>& pieces, std::vector<int>* ids = nullptr);
+
 /// A piece, and what became of a copy of it.
 struct Copied {
   int from = 0, to = 0;

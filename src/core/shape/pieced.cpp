@@ -11,14 +11,6 @@ constexpr double kRoot2 = std::numbers::sqrt2;
 
 Reading reading(const Values& values) { return {*find_kind(shape_kinds(), "pieced"), values}; }
 
-Contour closed_through(const std::vector<Vec>& corners) {
-  Contour out;
-  out.start = corners.front();
-  for (std::size_t i = 1; i <= corners.size(); ++i) out.segments.push_back(Segment::line(corners[i % corners.size()]));
-  out.closed = true;
-  return out;
-}
-
 }  // namespace
 
 std::vector<PatchCut> patch_cuts(const Values& values) {
@@ -46,8 +38,8 @@ std::vector<Line> pieced_unit(const Values& values) {
       outer.push_back(p + Vec{x, 0});
       along.push_back(middle + (p - middle) * ((inner - seam) / inner) + Vec{x, 0});
     }
-    cut.contours.push_back(closed_through(outer));
-    if (take.flag("seams") && seam > 0) sewn.contours.push_back(closed_through(along));
+    cut.contours.push_back(straight_through(outer, true));
+    if (take.flag("seams") && seam > 0) sewn.contours.push_back(straight_through(along, true));
     double right = 0;
     for (const Vec p : corners) right = std::max(right, p.x);
     x += right + kPatchesApart;

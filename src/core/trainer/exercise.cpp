@@ -16,13 +16,6 @@ constexpr Vec kChiselTip{1.1, -0.6};
 constexpr double kTrail = 0.9, kPenMetres = 2.2;
 constexpr Vec kStretched{1.006, 0.997};
 
-Contour outline(const std::vector<Vec>& points, bool closed) {
-  Contour out{points.front(), {}, closed};
-  for (std::size_t i = 1; i < points.size(); ++i) out.segments.push_back(Segment::line(points[i]));
-  if (closed) out.segments.push_back(Segment::line(points.front()));
-  return out;
-}
-
 std::vector<Vec> star(Vec middle, double radius, int points) {
   std::vector<Vec> out;
   for (int k = 0; k < 2 * points; ++k) {
@@ -72,11 +65,11 @@ Line line_of(const std::string& id, const Contour& contour, Role role, const std
 }
 
 Line cut_line(const std::string& id, const std::vector<Vec>& points, const std::string& blade = "blade") {
-  return line_of(id, outline(points, true), Role::cut, blade);
+  return line_of(id, straight_through(points, true), Role::cut, blade);
 }
 
 Line drawn(const std::string& id, const std::vector<Vec>& points, bool closed, const std::string& pen = "pen-black") {
-  return line_of(id, outline(points, closed), Role::draw, pen);
+  return line_of(id, straight_through(points, closed), Role::draw, pen);
 }
 
 constexpr double kLeft = 20, kTop = 30, kWide = 150, kHigh = 110;  // of the sheet on its mat
@@ -144,10 +137,11 @@ Lesson same(Project p) {
 
 Lesson forgotten_role() {
   Project p = bench("Harbour tag", "soft-metal");
-  const int tag = add(p, "Tag", "soft-metal",
-                      {line_of("edge", outline(box(40, 50, 90, 50), true), Role::guide, ""),
-                       line_of("star", outline(star({65, 75}, 16, 5), true), Role::engrave, "engraving-tip"),
-                       line_of("wave", outline(wave({88, 76}, 34, 6), false), Role::engrave, "engraving-tip")});
+  const int tag =
+      add(p, "Tag", "soft-metal",
+          {line_of("edge", straight_through(box(40, 50, 90, 50), true), Role::guide, ""),
+           line_of("star", straight_through(star({65, 75}, 16, 5), true), Role::engrave, "engraving-tip"),
+           line_of("wave", straight_through(wave({88, 76}, 34, 6), false), Role::engrave, "engraving-tip")});
   Lesson out = same(std::move(p));
   set_role(out.start, tag, "wave", Role::cut, "deep-blade");
   return out;
@@ -239,11 +233,13 @@ Lesson mat_out() {
 
 Lesson raised_part() {
   Project p = bench("Lantern lid", "soft-metal");
-  Line handle = line_of("handle", outline(box(80, 38, 30, 12), true), Role::guide, "");
+  Line handle = line_of("handle", straight_through(box(80, 38, 30, 12), true), Role::guide, "");
   handle.raised_mm = 9;
-  add(p, "Lid", "soft-metal", {line_of("edge", outline(box(25, 34, 140, 102), true), Role::guide, ""), handle});
-  const int motif = add(p, "Star", "soft-metal",
-                        {line_of("star", outline(star({95, 72}, 14, 5), true), Role::engrave, "engraving-tip")});
+  add(p, "Lid", "soft-metal",
+      {line_of("edge", straight_through(box(25, 34, 140, 102), true), Role::guide, ""), handle});
+  const int motif =
+      add(p, "Star", "soft-metal",
+          {line_of("star", straight_through(star({95, 72}, 14, 5), true), Role::engrave, "engraving-tip")});
   Lesson out = same(std::move(p));
   out.goal = move_pieces(std::move(out.goal), {motif}, {0, 34});
   out.anywhere = true;

@@ -5,6 +5,7 @@
 #include <memory>
 #include <string>
 #include <string_view>
+#include <type_traits>
 
 #include "core/error.hpp"
 
@@ -13,10 +14,23 @@ struct sqlite3_stmt;
 
 namespace dotlane {
 
-/// Thrown inside this room only; what the room hands out are Results.
+/// Thrown by what is in here, and caught by sql_result(): what rooms that use it hand out are Results.
 struct SqlFailure {
   Error error;
 };
+template <class Work>
+auto sql_result(Work&& work) -> Result<decltype(work())> {
+  try {
+    if constexpr (std::is_void_v<decltype(work())>) {
+      work();
+      return {};
+    } else {
+      return work();
+    }
+  } catch (const SqlFailure& failure) {
+    return tl::unexpected<Error>(failure.error);
+  }
+}
 
 class Database;
 

@@ -1,4 +1,4 @@
-#include "core/logbook/sqlite.hpp"
+#include "core/sqlite.hpp"
 
 #include <sqlite3.h>
 

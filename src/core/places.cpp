@@ -1,4 +1,4 @@
-#include "core/logbook/places.hpp"
+#include "core/places.hpp"
 
 #include <cstdlib>
 
@@ -15,6 +15,8 @@ std::string folder() {
 }  // namespace
 
 std::string logbook_path() { return folder() + "/logbook.sqlite"; }
+
+std::string project_index_path() { return folder() + "/projects.sqlite"; }
 
 std::string logbook_copies() { return folder() + "/logbook-copies"; }
 

@@ -1,0 +1,13 @@
+// All one's projects: searched, and what of one is wanted in another.
+#pragma once
+
+#include "cli/options.hpp"
+
+namespace dotlane::cli {
+
+/// projects [WORD...] [--in FOLDER]...
+int projects(Options options, bool json);
+/// bring P --from Q --piece ID|NAME -o P2
+int bring(Options options, bool json);
+
+}  // namespace dotlane::cli
