@@ -100,7 +100,7 @@ with tempfile.TemporaryDirectory() as folder:
     done = subprocess.run([app, "--pictures", views, demo], capture_output=True, text=True, timeout=guard, env=data)
     check(f"pictures are written: {done.stderr}", done.returncode == 0)
     shots = list(views.glob("*.png"))
-    check("a picture of every main view", len(shots) == 11 and all(f.stat().st_size > 20_000 for f in shots))
+    check("a picture of every main view", len(shots) == 12 and all(f.stat().st_size > 20_000 for f in shots))
     bad = subprocess.run([app, "--pictures", views, folder / "none.dotlane"], capture_output=True, text=True, timeout=guard,
                          env=os.environ | {"QT_QPA_PLATFORM": "offscreen"})
     check("pictures of what is not there are refused", bad.returncode == 2 and "none.dotlane" in bad.stderr)

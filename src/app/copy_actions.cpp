@@ -2,6 +2,7 @@
 
 #include <QClipboard>
 #include <QGuiApplication>
+#include <QImage>
 #include <QMimeData>
 #include <QPointer>
 #include <QUuid>
@@ -12,6 +13,8 @@
 #include "core/format/svg_reader.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/project/edit.hpp"
+#include "core/shape/recipe_edit.hpp"
+#include "render/picture_file.hpp"
 
 namespace dotlane {
 namespace {
@@ -117,11 +120,9 @@ void CopyActions::paste(bool in_place) {
   const bool ours = mime->data(QString::fromLatin1(kFrom)) == from_;
   const QByteArray pieces = mime->data(QString::fromLatin1(ours ? kPieces : kFrozen));
   if (pieces.isEmpty()) {
-    QByteArray svg = mime->data(QString::fromLatin1(kDrawing));
-    // Programs that know no better put the drawing there as text.
-    if (svg.isEmpty() && mime->hasText() && mime->text().contains(QStringLiteral("<svg"))) svg = mime->text().toUtf8();
-    if (svg.isEmpty()) return notice_.say(tr("There is nothing to paste: neither pieces nor an SVG drawing."), true);
-    return pasteDrawing(svg);
+    if (!take(*mime))
+      notice_.say(tr("There is nothing to paste: neither pieces nor a drawing, a picture or words."), true);
+    return;
   }
   const double by = in_place || !ours ? 0 : kBeside * ++pastes_;
   session_.aside([self = QPointer(this), this, text = pieces.toStdString(), by, ours]() -> std::function<void()> {
@@ -141,6 +142,39 @@ void CopyActions::paste(bool in_place) {
       session_.select(std::move(refs));
     };
   });
+}
+
+bool CopyActions::take(const QMimeData& what) {
+  const QString text = what.hasText() ? what.text() : QString();
+  QByteArray svg = what.data(QString::fromLatin1(kDrawing));
+  // Programs that know no better put the drawing there as text.
+  if (svg.isEmpty() && text.contains(QStringLiteral("<svg"))) svg = text.toUtf8();
+  if (!svg.isEmpty()) {
+    pasteDrawing(svg);
+  } else if (what.hasImage()) {
+    pastePicture(qvariant_cast<QImage>(what.imageData()));
+  } else if (!text.trimmed().isEmpty()) {
+    pasteWords(text);
+  } else {
+    return false;
+  }
+  return true;
+}
+
+void CopyActions::pastePicture(const QImage& picture) {
+  if (picture.isNull()) return notice_.say(tr("The picture on the clipboard cannot be read."), true);
+  session_.bringInPicture(tr("Pasted picture"), [picture] { return Result<Picture>(picture_of(picture)); });
+}
+
+void CopyActions::pasteWords(const QString& words) {
+  QString text = words;
+  text.replace(QStringLiteral("\r\n"), QStringLiteral("\n"));
+  while (text.endsWith(QLatin1Char('\n'))) text.chop(1);
+  int id = 0;
+  auto next = add_shape(session_.project(), "lettering", {{"text", text.toStdString()}}, &id);
+  if (!next) return notice_.say(tr("That is too long to be lettered: %1").arg(qs(next.error().message)), true);
+  session_.commit(std::move(*next), tr("Paste words"));
+  session_.select({{id, ""}});
 }
 
 void CopyActions::pasteDrawing(const QByteArray& svg) {

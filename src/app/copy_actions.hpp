@@ -17,6 +17,8 @@ class CopyActions : public QObject {
  public:
   /// `remove` takes away what is selected, asking where recipes work with it.
   CopyActions(Session& session, Actions& actions, Notice& notice, std::function<void()> remove, QObject* parent);
+  /// What was dropped: a drawing, a picture or words. False where it is none of these.
+  bool take(const QMimeData& what);
   /// Which actions make sense for what is selected.
   void update();
 
@@ -25,6 +27,8 @@ class CopyActions : public QObject {
   void copy(bool cut);
   void paste(bool in_place);
   void pasteDrawing(const QByteArray& svg);
+  void pastePicture(const QImage& picture);
+  void pasteWords(const QString& words);
   void again();
 
   Session& session_;

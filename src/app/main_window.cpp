@@ -184,6 +184,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   connect(look_, &SecondLook::showLines, desk_, [this](const std::vector<LineRef>& lines) { desk_->point(lines); });
   connect(bench_, &Bench::filesDropped, this, &MainWindow::take);
   connect(sheets_, &SheetsView::filesDropped, this, &MainWindow::take);
+  for (const Table* table : {static_cast<Table*>(bench_), static_cast<Table*>(sheets_)})
+    connect(table, &Table::mimeDropped, this, [this](const QMimeData* what) { copies_->take(*what); });
   connect(desk_, &SheetDesk::said, notice_, &Notice::say);
   connect(&sheets_panel->shelf(), &ShelfCard::otherShelfAsked, this, &MainWindow::takeOtherShelf);
   connect(&sheets_panel->shelf(), &ShelfCard::photographAsked, this, &MainWindow::takePhotograph);
@@ -239,21 +241,22 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
       const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
       const Box box = drawn ? tight_bounds(*drawn) : Box{};
       std::vector<Notice::Choice> choices;
-      for (const double per_inch : {96.0, 90.0, 72.0}) {
+      for (const double per_inch : likely_per_inch(note)) {
         const double s = piece->source.per_inch / per_inch;
         const Box scaled{0, 0, box.width() * s, box.height() * s};
-        choices.push_back({tr("%1 per inch: %2 %3")
-                               .arg(per_inch)
-                               .arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)),
-                           [this, id, per_inch] {
-                             session_.editDrawn(
-                                 [id, per_inch](const Project& p, const Drawing&) {
-                                   const Project settled = settle_size(p, id, per_inch);
-                                   DrawingCache cache;
-                                   return bring_onto_mat(settled, evaluate(settled, cache), {id});
-                                 },
-                                 tr("Settle the size"));
-                           }});
+        const QString unit = QString::fromUtf8(unit_of(per_inch).data());
+        choices.push_back(
+            {(note.form == "units" ? tr("units are %1: %2 %3").arg(unit) : tr("%1 per inch: %2 %3").arg(per_inch))
+                 .arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)),
+             [this, id, per_inch] {
+               session_.editDrawn(
+                   [id, per_inch](const Project& p, const Drawing&) {
+                     const Project settled = settle_size(p, id, per_inch);
+                     DrawingCache cache;
+                     return bring_onto_mat(settled, evaluate(settled, cache), {id});
+                   },
+                   tr("Settle the size"));
+             }});
       }
       notice_->ask(tr("%1 states no physical size. Which is right?").arg(qs(piece->source.file)), std::move(choices));
       return;

@@ -13,6 +13,7 @@
 #include "app/recent_projects.hpp"
 #include "app/sheets/photograph_view.hpp"
 #include "app/units.hpp"
+#include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
 #include "core/layout/shelf.hpp"
@@ -25,6 +26,13 @@ namespace {
 constexpr const char* kGcodeProfile = "gcode/profile";
 
 QString project_filter() { return QObject::tr("Dot Lane projects (*.dotlane)"); }
+
+QString drawing_filter() {
+  QStringList endings;
+  for (const auto& ending : artwork_endings()) endings.append(QLatin1Char('*') + qs(ending));
+  return QObject::tr("Drawings and pictures (%1)")
+      .arg(endings.join(QLatin1Char(' ')) + QStringLiteral(" *.png *.jpg *.jpeg *.bmp"));
+}
 
 QString export_filter() {
   QStringList out;
@@ -47,13 +55,12 @@ void MainWindow::addFileActions() {
     });
   });
   actions_.add("bring-in", tr("Bring in a drawing or a picture…"), Qt::CTRL | Qt::Key_I, [this] {
-    const auto files = dialogs().openFiles(this, tr("Bring in a drawing or a picture"),
-                                           tr("Drawings and pictures (*.svg *.png *.jpg *.jpeg *.bmp)"));
+    const auto files = dialogs().openFiles(this, tr("Bring in a drawing or a picture"), drawing_filter());
     if (!files.isEmpty()) session_.bringIn(files);
   });
   actions_.add("save", tr("Save"), QKeySequence::Save, [this] { save(false); });
   actions_.add("save-as", tr("Save under another name…"), Qt::CTRL | Qt::SHIFT | Qt::Key_S, [this] { save(true); });
-  actions_.add("export", tr("Export the job: SVG, HPGL, G-code, PDF or PNG…"), Qt::CTRL | Qt::Key_E, [this] {
+  actions_.add("export", tr("Export the job: SVG, DXF, HPGL, G-code, PDF or PNG…"), Qt::CTRL | Qt::Key_E, [this] {
     const QString base = session_.path().isEmpty() ? qs(session_.project().name)
                                                    : QFileInfo(session_.path()).path() + QLatin1Char('/') +
                                                          QFileInfo(session_.path()).completeBaseName();

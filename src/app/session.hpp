@@ -11,6 +11,7 @@
 #include <optional>
 
 #include "app/autosave.hpp"
+#include "core/error.hpp"
 #include "core/project/history.hpp"
 #include "core/road.hpp"
 #include "core/shape/sizing.hpp"
@@ -94,6 +95,8 @@ class Session : public QObject {
   /// stands in an autosave of our own. False when it cannot be read, which is said.
   bool recover(const QString& left, const QString& path);
   void bringIn(const QStringList& files);
+  /// A picture under that name: it is read and traced aside.
+  void bringInPicture(const QString& name, std::function<Result<Picture>()> read);
   /// Saves aside, once edits under way are there; saves follow one another. A file that was changed since it was read
   /// or written here is left alone, with changedOutside(), unless `over` says to write over it. `then` hears whether it
   /// worked.
@@ -159,8 +162,8 @@ class Session : public QObject {
   void improveAside();
   /// Takes down how the parts are now, so that they are found again after the next edit.
   void remember(const Project& derived_from, const std::vector<PartRecord>& parts);
-  /// Reads and traces a picture aside; what it returns adds it to the project.
-  std::function<void()> tracePicture(const std::string& name, const Project& before, int epoch);
+  /// Traces a picture, aside; what it returns adds it to the project.
+  std::function<void()> tracePicture(const std::string& name, Result<Picture> read, const Project& before, int epoch);
   void autosaveAside();
   /// Lets go of a value off the interface thread: a million strokes take a while to go.
   template <class T>

@@ -6,9 +6,9 @@
 
 #include "app/session.hpp"
 #include "app/units.hpp"
+#include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
-#include "core/format/svg_reader.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "render/picture_file.hpp"
@@ -121,15 +121,18 @@ bool Session::recover(const QString& left, const QString& path) {
 
 void Session::bringIn(const QStringList& files) {
   for (const QString& file : files) {
+    const std::string name = file.toStdString();
+    if (is_picture(name)) {
+      bringInPicture(file, [name] { return read_picture(name); });
+      continue;
+    }
     const int epoch = reading_epoch_;
     ++reading_;
     emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
-    aside([this, file, epoch, cache = cache_, before = project()]() -> std::function<void()> {
-      const std::string name = file.toStdString();
-      if (is_picture(name)) return tracePicture(name, before, epoch);
+    aside([this, file, name, epoch, cache = cache_, before = project()]() -> std::function<void()> {
       auto art = std::make_shared<Result<Artwork>>(tl::unexpected<Error>(Error{}));
       auto bytes = read_file(name, SvgOptions{}.max_bytes);
-      *art = bytes ? read_svg(*bytes, name) : tl::unexpected<Error>(bytes.error());
+      *art = bytes ? read_artwork(*bytes, name) : tl::unexpected<Error>(bytes.error());
       auto next = std::make_shared<Project>();
       int id = 0;
       if (*art) {
@@ -153,8 +156,17 @@ void Session::bringIn(const QStringList& files) {
   }
 }
 
-std::function<void()> Session::tracePicture(const std::string& name, const Project& before, int epoch) {
-  auto picture = std::make_shared<Result<Picture>>(read_picture(name));
+void Session::bringInPicture(const QString& file, std::function<Result<Picture>()> read) {
+  ++reading_;
+  emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
+  aside([this, name = file.toStdString(), read = std::move(read), before = project(), epoch = reading_epoch_] {
+    return tracePicture(name, read(), before, epoch);
+  });
+}
+
+std::function<void()> Session::tracePicture(const std::string& name, Result<Picture> read, const Project& before,
+                                            int epoch) {
+  auto picture = std::make_shared<Result<Picture>>(std::move(read));
   auto next = std::make_shared<Project>();
   auto id = std::make_shared<int>(0);
   if (*picture) {

@@ -8,8 +8,8 @@
 #include <cstring>
 #include <filesystem>
 
+#include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
-#include "core/format/svg_reader.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/presets.hpp"
 #include "core/text_scan.hpp"
@@ -61,7 +61,7 @@ Input load(const std::string& path, double per_inch) {
   SvgOptions options;
   options.assumed_per_inch = per_inch;
   const std::string bytes = need(read_file(path, options.max_bytes));
-  Artwork art = need(read_svg(bytes, path, options));
+  Artwork art = need(read_artwork(bytes, path, options));
   Project project = new_project(std::filesystem::path(path).stem().string());
   project = add_artwork(std::move(project), art, path);
   return {std::move(project), std::move(art)};

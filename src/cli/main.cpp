@@ -115,7 +115,7 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                pieces of another project, with the stocks and tools that they want
   print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]
                                what is printed before it is cut, with bleed and marks: one page a sheet, as large as the sheet
-  export P -o FILE             .svg .hpgl .plt .gcode .nc .png .pdf  [--sheet N] [--pass N] [--per-mm N]
+  export P -o FILE             .svg .dxf .hpgl .plt .gcode .nc .png .pdf  [--sheet N] [--pass N] [--per-mm N]
          [--profile FILE.json] how a G-code machine lifts its tool: {"lift": "z"|"servo", "up", "down", "arcs", ...}
   sheet P -o FILE.pdf|FILE.html [--paper WIDTHxHEIGHT]
                                the job sheet: time, stock, passes, what hands do and when, cautions, every sheet at true scale

@@ -3,8 +3,8 @@
 #include <cmath>
 
 #include "cli/input.hpp"
+#include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
-#include "core/format/svg_reader.hpp"
 #include "core/geometry/flatten.hpp"
 #include "core/plan/order.hpp"
 #include "core/text_scan.hpp"
@@ -40,7 +40,7 @@ int order(Options o, bool json) {
   const Vec from = start ? place_value("--start", *start) : Vec{0, 0};
   SvgOptions options;
   options.assumed_per_inch = per_inch;
-  const Artwork art = need(read_svg(need(read_file(file, options.max_bytes)), file, options));
+  const Artwork art = need(read_artwork(need(read_file(file, options.max_bytes)), file, options));
   std::vector<Polyline> strokes;
   std::vector<std::pair<const ArtLine*, std::size_t>> of;  // and which of its contours
   for (const auto& line : art.lines) {

@@ -1,8 +1,8 @@
 #include "cli/split.hpp"
 
 #include "cli/input.hpp"
+#include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
-#include "core/format/svg_reader.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/layout/split/large_parts.hpp"
 #include "core/project/edit.hpp"
@@ -23,7 +23,7 @@ std::vector<Region> shapes_in(const Artwork& art) {
 Artwork drawing_in(const std::string& file, double per_inch) {
   SvgOptions options;
   options.assumed_per_inch = per_inch;
-  return need(read_svg(need(read_file(file, options.max_bytes)), file, options));
+  return need(read_artwork(need(read_file(file, options.max_bytes)), file, options));
 }
 
 Path path_of(const Region& region) {

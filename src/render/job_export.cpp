@@ -2,6 +2,7 @@
 
 #include <QBuffer>
 
+#include "core/format/dxf_writer.hpp"
 #include "core/format/files.hpp"
 #include "core/job/hpgl.hpp"
 #include "core/plan/selection.hpp"
@@ -12,6 +13,9 @@ namespace {
 
 Result<void> svg(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
   return write_file(path, write_svg(p, d.layout, d.plan, o.selection));
+}
+Result<void> dxf(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
+  return write_file(path, write_dxf(p, d.layout, d.plan, o.selection));
 }
 Result<void> hpgl(const Project& p, const Derived& d, const std::string& path, const ExportOptions& o) {
   return write_file(path, hpgl_of(compile(select(d.plan, o.selection), p.machine)).text);
@@ -30,6 +34,7 @@ Result<void> png(const Project& p, const Derived& d, const std::string& path, co
 
 const std::vector<ExportFormat>& export_formats() {
   static const std::vector<ExportFormat> formats{{{".svg"}, "SVG, one group a pass", svg},
+                                                 {{".dxf"}, "DXF, one layer a role", dxf},
                                                  {{".hpgl", ".plt"}, "HPGL for a cutter", hpgl},
                                                  {{".gcode", ".nc"}, "G-code", gcode},
                                                  {{".pdf"}, "True-scale pages", pdf},

@@ -28,6 +28,11 @@ Result<Picture> read_picture(const std::string& file) {
     return fail(ErrorKind::malformed,
                 "the picture is damaged (" + reader.errorString().toStdString() + "); save it anew", file);
   }
+  return picture_of(image);
+}
+
+Picture picture_of(const QImage& given) {
+  QImage image = given;
   if (image.width() > kLargestPicture || image.height() > kLargestPicture)
     image = image.scaled(kLargestPicture, kLargestPicture, Qt::KeepAspectRatio, Qt::SmoothTransformation);
   QImage flat(image.size(), QImage::Format_RGB888);

@@ -483,12 +483,46 @@ const std::map<std::string_view, const char*> kEnglish{
      "{piece}: The file states no physical size. At {per-inch|2} per inch the artwork is {width|mm1} x {height|mm1}; "
      "pick "
      "the size you know to be right."},
+    {"size-assumed/units",
+     "[{piece}: ]The file says no unit; one is taken as a millimetre, which makes it {width|mm1} x {height|mm1}: pick "
+     "the "
+     "unit that you know to be right."},
+    {"size-assumed/artwork-units",
+     "{piece}: The file says no unit. With {unit} the artwork is {width|mm1} x {height|mm1}; pick the size you know to "
+     "be "
+     "right."},
     {"text-left-out",
      "[{piece}: ]{texts|n:text was:texts were} left out (\"{first}\"): turn text into outlines in the drawing program "
      "and "
      "bring the file in again."},
     {"image-left-out", "[{piece}: ]{pictures|n:picture was:pictures were} left out: only lines can be cut or drawn."},
+    {"kinds-left-out",
+     "[{piece}: ]{objects|n:thing is:things are} of a kind that is not drawn here and {objects?was:were} left out, "
+     "{first} "
+     "among them."},
     {"embedded-left-out", "[{piece}: ]{objects|n:embedded object was:embedded objects were} left out."},
+    {"path-cut-short",
+     "[{piece}: ]{count|n:outline breaks:outlines break} off in what describes {count?it:them}, first on line "
+     "{line|0}: "
+     "drawn as far as can be read."},
+    {"attribute-ignored",
+     "[{piece}: ]{count|n:value:values} in the file cannot be read and {count?was:were} passed over, first {name} on "
+     "line "
+     "{line|0}."},
+    {"element-left-out",
+     "[{piece}: ]{count|n:element lies:elements lie} farther off than any machine reaches and {count?was:were} left "
+     "out, "
+     "first a {name} on line {line|0}."},
+    {"use-lost",
+     "[{piece}: ]{count|n:copy is:copies are} of something that is not in the file and {count?was:were} left out, "
+     "first "
+     "of \"{name}\" on line {line|0}."},
+    {"use-outside",
+     "[{piece}: ]{count|n:copy is:copies are} of something in another file and {count?was:were} left out, first of "
+     "\"{name}\" on line {line|0}. Other files are never opened; put it into this one."},
+    {"use-endless",
+     "[{piece}: ]{count|n:copy contains itself:copies contain themselves} and {count?was:were} left out, first of "
+     "\"{name}\" on line {line|0}."},
     {"clip-ignored", "[{piece}: ]{clips|n:clip or mask is:clips or masks are} not applied: the whole shapes came in."},
     {"dots-left-out",
      "[{piece}: ]{dots|n:dot drawn as a stroke of no length was:dots drawn as strokes of no length were} left out: "
@@ -605,6 +639,7 @@ const std::map<std::string_view, const char*> kEnglish{
     {"fix-job-mirrored", "Mirror the job"},
     {"fix-job-plain", "Do not mirror the job"},
     {"fix-per-inch", "{per-inch|0} per inch: {width|mm1} x {height|mm1}"},
+    {"fix-units", "Units are {unit}: {width|mm1} x {height|mm1}"},
     {"fix-confirm-roles", "Confirm the roles"},
     {"fix-drop-tiny", "Drop the tiny bits"},
     {"fix-mitre", "Mitre the corners"},

@@ -427,7 +427,7 @@ TEST_CASE("rounded rectangles take what the file leaves out from the other radiu
   CHECK(area("rx=\"0\" ry=\"5\"") == Approx(800));
 }
 
-TEST_CASE("gradients stand for their first colour, and clips are reported") {
+TEST_CASE("gradients stand for one colour, and clips are reported") {
   const auto art = read_svg(
       R"svg(<svg xmlns="http://www.w3.org/2000/svg"><defs><linearGradient id="base"><stop stop-color="#c77f0a"/></linearGradient>
     <linearGradient id="glow" href="#base"/><clipPath id="c"><rect width="1" height="1"/></clipPath></defs>
@@ -438,4 +438,89 @@ TEST_CASE("gradients stand for their first colour, and clips are reported") {
   CHECK(hex(*art->lines[0].fill) == "#c77f0a");
   CHECK(hex(*art->lines[1].fill) == "#808080");
   CHECK(noted(*art, "clip-ignored"));
+}
+
+TEST_CASE("what changes from place to place takes its mean colour") {
+  const auto fill = [](const std::string& server) {
+    const auto art = read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><defs>)" + server +
+                                  R"svg(</defs><rect width="5" height="5" fill="url(#g)"/></svg>)svg",
+                              "mean.svg");
+    REQUIRE(art);
+    return hex(*art->lines.at(0).fill);
+  };
+  // Black to white: 127.5. Black for three quarters of the way: 255 times an eighth.
+  CHECK(
+      fill(
+          R"(<linearGradient id="g"><stop offset="0" stop-color="#000"/><stop offset="1" stop-color="#fff"/></linearGradient>)") ==
+      "#808080");
+  CHECK(
+      fill(
+          R"(<radialGradient id="g"><stop offset="75%" stop-color="#000"/><stop offset="100%" style="stop-color:#fff"/></radialGradient>)") ==
+      "#202020");
+  // What is transparent does not count.
+  CHECK(
+      fill(
+          R"(<linearGradient id="g"><stop offset="0" stop-color="#c00000"/><stop offset="1" stop-color="#fff" stop-opacity="0"/></linearGradient>)") ==
+      "#c00000");
+  CHECK(
+      fill(
+          R"(<linearGradient id="h"><stop stop-color="#102030"/></linearGradient><linearGradient id="g" href="#h"/>)") ==
+      "#102030");
+  CHECK(
+      fill(
+          R"(<pattern id="g" width="2" height="2"><rect width="1" height="1" fill="#200000"/><rect x="1" width="1" height="1" fill="#004000"/></pattern>)") ==
+      "#102000");
+  CHECK(fill(R"(<linearGradient id="g" href="#g"/>)") == "#808080");  // it refers to itself
+}
+
+TEST_CASE("what is wrong in a drawing is drawn as far as it goes, and told with its line (SVG 2, error handling)") {
+  const auto read = [](const std::string& body) {
+    const auto art =
+        read_svg("<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>\n" +
+                     body + "\n<rect id='sound' x='1' y='1' width='5' height='5' stroke='#000'/></svg>",
+                 "hurt.svg");
+    if (!art) FAIL(art.error().line());
+    REQUIRE(std::any_of(art->lines.begin(), art->lines.end(), [](const ArtLine& l) { return l.id == "sound"; }));
+    return *art;
+  };
+  const auto said = [](const Artwork& art, const char* code) {
+    for (const auto& note : art.notes) {
+      if (note.code == code)
+        return std::pair{std::get<double>(note.figures.at("count")), std::get<double>(note.figures.at("line"))};
+    }
+    return std::pair{0.0, 0.0};
+  };
+  using Said = std::pair<double, double>;
+  const Artwork path = read("<path stroke='#000' d='M10 10 H40 V30 L 50'/>\n<path stroke='#000' d='M0 0 L5 5 Q oh'/>");
+  CHECK(said(path, "path-cut-short") == Said{2, 2});
+  REQUIRE(path.lines.size() == 3);
+  CHECK(path.lines[0].path.contours.at(0).segments.size() == 2);
+  CHECK(bounds_of(path.lines[0].path).y1 == Approx(30));
+  CHECK(path.lines[1].path.contours.at(0).segments.size() == 1);
+  CHECK(said(read("<path stroke='#000' d='L 5 5'/>"), "path-cut-short") == Said{1, 2});
+  const Artwork points = read("<polyline stroke='#000' points='0,0 10,0 10,10 7'/>");
+  CHECK(said(points, "path-cut-short") == Said{1, 2});
+  CHECK(points.lines[0].path.contours.at(0).segments.size() == 2);
+  // A transform or length that cannot be read counts as not given.
+  const Artwork turned =
+      read("\n<g transform='rotate(oh)'><rect stroke='#000' x='20' y='20' width='5' height='9wat'/></g>");
+  CHECK(said(turned, "attribute-ignored") == Said{2, 3});
+  CHECK(turned.lines.size() == 1);
+  const Artwork moved = read("<rect transform='translate(nowhere)' stroke='#000' x='20' y='20' width='5' height='5'/>");
+  CHECK(bounds_of(moved.lines[0].path).x0 == Approx(20));
+  CHECK(said(read("<circle r='-3' stroke='#000'/>"), "attribute-ignored") == Said{1, 2});
+  CHECK(said(read("<svg viewBox='0 0 0 5'><rect stroke='#000' width='3' height='3'/></svg>"), "attribute-ignored") ==
+        Said{1, 2});
+  // Far away, nowhere, of another file, of nothing, of itself.
+  CHECK(said(read("<rect x='1e8' stroke='#000' width='3' height='3'/>"), "element-left-out") == Said{1, 2});
+  CHECK(said(read("<use href='other.svg#gull'/><use href='http://example.org/x.svg#a'/>"), "use-outside") ==
+        Said{2, 2});
+  CHECK(said(read("<use href='#none'/>"), "use-lost") == Said{1, 2});
+  CHECK(said(read("<g id='a'><use href='#a'/></g>"), "use-endless") == Said{1, 2});
+  for (const char* code :
+       {"path-cut-short", "attribute-ignored", "element-left-out", "use-outside", "use-lost", "use-endless"}) {
+    Finding finding{code, Severity::warning, {{"count", 2.0}, {"line", 7.0}, {"name", "thing"}}};
+    INFO(code);
+    CHECK(sentence(finding, LengthUnit::mm).find("line 7") != std::string::npos);
+  }
 }

@@ -1,6 +1,8 @@
 // Copying in the real window: within a project, between windows, to and from other programs, and on in the same way.
 #include <QClipboard>
+#include <QDropEvent>
 #include <QMimeData>
+#include <QPainter>
 
 #include "app/notice.hpp"
 #include "core/format/svg_reader.hpp"
@@ -77,10 +79,53 @@ TEST_CASE("what one window copies another pastes, with its stocks, and other pro
   wait_for([&] { return three.project().pieces.size() == 1; });
   three.session().settle();
   CHECK(three.session().drawing().bounds().width() == Approx(40).margin(0.01));
-  QGuiApplication::clipboard()->setText(QStringLiteral("no drawing at all"));
+  QGuiApplication::clipboard()->setText(QStringLiteral("  \n"));
   run(three, "paste");
   CHECK(three.window.findChild<Notice*>()->message().contains(QStringLiteral("nothing to paste")));
   CHECK(three.project().pieces.size() == 1);
+}
+
+TEST_CASE("words on the clipboard become lettering, a picture is traced, words dropped on the bench as well") {
+  Opened o(new_project("pasted"));
+  QGuiApplication::clipboard()->setText(QStringLiteral("Harbour\r\nLantern Fair\n"));
+  run(o, "paste");
+  o.session().settle();
+  REQUIRE(o.project().pieces.size() == 1);
+  const Piece& words = *o.project().pieces.front();
+  CHECK(words.source.kind == "lettering");
+  CHECK(std::get<std::string>(words.source.values.at("text")) == "Harbour\nLantern Fair");
+  CHECK(o.session().selectedPieces() == std::vector<int>{words.id});
+  CHECK(find_drawn(o.session().drawing(), words.id)->piece->lines.front().path->contours.size() > 10);
+  QImage disc(120, 120, QImage::Format_ARGB32);
+  disc.fill(Qt::transparent);
+  {
+    QPainter painter(&disc);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setBrush(Qt::black);
+    painter.drawEllipse(QRectF(20, 20, 80, 80));
+  }
+  QGuiApplication::clipboard()->setImage(disc);
+  run(o, "paste");
+  wait_for([&] { return o.project().pieces.size() == 2; });
+  o.session().settle();
+  const Piece& traced = *o.project().pieces.front();
+  CHECK(traced.source.kind == "picture");
+  CHECK(traced.name == "Pasted picture");
+  const DrawnPiece* drawn = find_drawn(o.session().drawing(), traced.id);
+  REQUIRE_FALSE(drawn->piece->lines.empty());
+  CHECK(drawn->bounds.width() == Approx(drawn->bounds.height()).epsilon(0.02));
+  QMimeData data;
+  data.setText(QStringLiteral("Pier 7"));
+  QDragEnterEvent enter({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(&o.bench(), &enter);
+  CHECK(enter.isAccepted());
+  QDropEvent drop({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(&o.bench(), &drop);
+  o.session().settle();
+  REQUIRE(o.project().pieces.size() == 3);
+  CHECK(std::get<std::string>(o.project().pieces.front()->source.values.at("text")) == "Pier 7");
+  for (int i = 0; i < 3; ++i) o.undo();
+  CHECK(o.project().pieces.empty());
 }
 
 TEST_CASE("again repeats the last copy as it was moved") {

@@ -3,6 +3,7 @@
 #include <QProcess>
 
 #include "app/notice.hpp"
+#include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
 #include "core/project/edit.hpp"
@@ -155,9 +156,9 @@ TEST_CASE("bringing in a drawing: assumed size asks, a broken file says one line
   o.session().settle();
   CHECK(o.session().drawing().bounds().width() == Approx(460 / 72.0 * 25.4));
   const Project before = o.project();
-  o.answers.open = {QStringLiteral(DOTLANE_TEST_DATA "/hostile/bad_path_number.svg")};
+  o.answers.open = {QStringLiteral(DOTLANE_TEST_DATA "/hostile/truncated.svg")};
   o.click("ledger-bring-in");
-  CHECK(notice->message().contains(QStringLiteral("bad_path_number.svg:3")));
+  CHECK(notice->message().contains(QStringLiteral("truncated.svg:")));
   CHECK(o.project() == before);
 }
 
@@ -178,7 +179,7 @@ TEST_CASE("closing with unsaved changes asks, staying keeps the window") {
 TEST_CASE("the job is exported from the window in every format") {
   QTemporaryDir folder;
   Opened o;
-  for (const char* ending : {"svg", "hpgl", "pdf", "png"}) {
+  for (const char* ending : {"svg", "dxf", "hpgl", "gcode", "pdf", "png"}) {
     o.answers.save = folder.filePath(QStringLiteral("job.") + QString::fromLatin1(ending));
     o.run("export");
     o.session().settle();
@@ -188,4 +189,40 @@ TEST_CASE("the job is exported from the window in every format") {
   o.run("export");
   o.session().settle();
   CHECK(o.find<Notice>("notice")->message().contains(QStringLiteral("choose one of the endings")));
+}
+
+TEST_CASE("a DXF drawing without units comes in, its unit is asked, and it goes out again as DXF") {
+  Opened o(QString{});
+  const QString file = o.folder.filePath(QStringLiteral("lantern.dxf"));
+  {
+    QFile dxf(file);
+    REQUIRE(dxf.open(QIODevice::WriteOnly));
+    QByteArray text = "0\nSECTION\n2\nENTITIES\n";
+    // A square of 4 by 3 in single lines, and a circle in it.
+    const double corners[5][2] = {{0, 0}, {4, 0}, {4, 3}, {0, 3}, {0, 0}};
+    for (int i = 0; i < 4; ++i)
+      text += QByteArray("0\nLINE\n8\nedge\n10\n") + QByteArray::number(corners[i][0]) + "\n20\n" +
+              QByteArray::number(corners[i][1]) + "\n11\n" + QByteArray::number(corners[i + 1][0]) + "\n21\n" +
+              QByteArray::number(corners[i + 1][1]) + "\n";
+    text += "0\nCIRCLE\n8\nlight\n10\n2\n20\n1.5\n40\n1\n0\nENDSEC\n0\nEOF\n";
+    dxf.write(text);
+  }
+  o.answers.open = {file};
+  o.click("ledger-bring-in");
+  REQUIRE(o.project().pieces.size() == 1);
+  CHECK(o.project().pieces.front()->lines.size() == 2);
+  CHECK(o.session().drawing().bounds().width() == Approx(4));
+  o.answer(QStringLiteral("units are in"));
+  CHECK(o.session().drawing().bounds().width() == Approx(4 * 25.4).margin(1e-6));
+  CHECK(o.session().drawing().bounds().height() == Approx(3 * 25.4).margin(1e-6));
+  o.answers.save = o.folder.filePath(QStringLiteral("out.dxf"));
+  o.run("export");
+  wait_for([&] { return QFile::exists(o.answers.save); });
+  o.session().settle();
+  const auto back = read_artwork(*read_file(o.answers.save.toStdString()), "out.dxf");
+  REQUIRE(back);
+  CHECK(back->unit_source == UnitSource::stated);
+  CHECK(back->lines.size() == 2);
+  CHECK(back->width_mm == Approx(4 * 25.4).margin(1e-4));
+  CHECK(back->height_mm == Approx(3 * 25.4).margin(1e-4));
 }

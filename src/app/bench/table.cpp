@@ -134,7 +134,9 @@ void Table::focusInEvent(QFocusEvent* event) {
 }
 
 void Table::dragEnterEvent(QDragEnterEvent* event) {
-  if (event->mimeData()->hasUrls()) event->acceptProposedAction();
+  const QMimeData* mime = event->mimeData();
+  if (mime->hasUrls() || mime->hasImage() || mime->hasText() || mime->hasFormat(QStringLiteral("image/svg+xml")))
+    event->acceptProposedAction();
 }
 
 void Table::dropEvent(QDropEvent* event) {
@@ -142,7 +144,11 @@ void Table::dropEvent(QDropEvent* event) {
   for (const QUrl& url : event->mimeData()->urls()) {
     if (url.isLocalFile()) files.append(url.toLocalFile());
   }
-  if (!files.isEmpty()) emit filesDropped(files);
+  if (!files.isEmpty()) {
+    emit filesDropped(files);
+  } else {
+    emit mimeDropped(event->mimeData());
+  }
   event->acceptProposedAction();
 }
 

@@ -6,6 +6,8 @@
 #include "app/bench/art_layer.hpp"
 #include "render/view.hpp"
 
+class QMimeData;
+
 namespace dotlane {
 
 /// A widget that shows things at true scale. Wheel and pinch zoom, the middle button or the space bar pan, arrow keys
@@ -24,6 +26,7 @@ class Table : public QWidget {
 
  signals:
   void filesDropped(const QStringList& files);
+  void mimeDropped(const QMimeData* what);  ///< what is no file; there only while the signal is heard
 
  protected:
   /// How far it zooms, px per mm.

@@ -345,15 +345,19 @@ class Checker : FindingList {
       for (Finding note : piece->piece->source.notes) {
         if (note.code == "size-assumed") {
           // The note speaks of the page; here the size of the artwork itself is what the choice is about.
-          note.form = "artwork";
+          const bool units = note.form == "units";
+          const auto likely = likely_per_inch(note);
+          note.form = units ? "artwork-units" : "artwork";
           note.figures = {{"per-inch", piece->piece->source.per_inch},
                           {"width", piece->bounds.width()},
                           {"height", piece->bounds.height()}};
-          for (const double per_inch : {96.0, 90.0, 72.0}) {
+          if (units) note.figures["unit"] = std::string(unit_of(piece->piece->source.per_inch));
+          for (const double per_inch : likely) {
             const double s = piece->piece->source.per_inch / per_inch;
             note.fixes.push_back({Fix::Kind::set_per_inch,
-                                  {"fix-per-inch",
+                                  {units ? "fix-units" : "fix-per-inch",
                                    {{"per-inch", per_inch},
+                                    {"unit", std::string(unit_of(per_inch))},
                                     {"width", piece->bounds.width() * s},
                                     {"height", piece->bounds.height() * s}}},
                                   "",

@@ -94,16 +94,20 @@ class LayoutChecker : FindingList {
     for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
       const LaidPart& laid = layout_.laid[k];
       if (laid.sheet != sheet.id) continue;
-      const double off = area_of(subtract(body_on_mat(drawing_, part_of(k), laid.map), area));
+      const double off = area_of(subtract(body_of(k), area));
       if (off <= kLeastMm2 / 10) continue;
       Finding& finding = add("off-scrap", Severity::error, {{"part", name_of(k)}, {"off", off}}, {ref_of(k)});
       if (!laid.drawn) offer_room(finding, {k});
     }
   }
 
-  double overlap(std::size_t a, std::size_t b) const {
-    return area_of(intersect(body_on_mat(drawing_, part_of(a), layout_.laid[a].map),
-                             body_on_mat(drawing_, part_of(b), layout_.laid[b].map)));
+  double overlap(std::size_t a, std::size_t b) const { return area_of(intersect(body_of(a), body_of(b))); }
+
+  /// Of many that overlap, each is asked for often.
+  const Region& body_of(std::size_t k) const {
+    const auto known = bodies_.find(k);
+    if (known != bodies_.end()) return known->second;
+    return bodies_.emplace(k, body_on_mat(drawing_, part_of(k), layout_.laid[k].map)).first->second;
   }
 
   /// For parts that are kept together, whether they lie otherwise to each other than in the figure.
@@ -284,6 +288,7 @@ class LayoutChecker : FindingList {
   const Project& project_;
   const Drawing& drawing_;
   const Layout& layout_;
+  mutable std::map<std::size_t, Region> bodies_;  // of copies, on the mat
 };
 
 }  // namespace

@@ -76,6 +76,12 @@ class Reader {
   std::vector<std::string> texts_;
   int images_ = 0, hidden_ = 0, dots_ = 0, clips_ = 0, foreign_ = 0;
   std::vector<LineRef> unpainted_;
+  /// What is wrong in the file and was read on after: how often, and where first.
+  struct Amiss {
+    std::size_t count = 0, line = 0;
+    std::string name;
+  };
+  Amiss cut_short_, ignored_, left_out_, lost_, outside_, endless_;
   Artwork art_;
 
   [[nodiscard]] std::size_t line_at(std::ptrdiff_t offset) const {
@@ -88,8 +94,12 @@ class Reader {
   [[noreturn]] void refuse(ErrorKind kind, std::string message, std::size_t line = 0) const {
     throw Refusal{{kind, std::move(message), line ? file_ + ":" + std::to_string(line) : file_}};
   }
-  [[noreturn]] void refuse_at(pugi::xml_node node, std::string message) const {
-    refuse(ErrorKind::malformed, "<" + std::string(node.name()) + ">: " + std::move(message), line_of(node));
+  /// Errors in attributes are no reason to refuse a drawing: SVG 2 says what is drawn all the same (sections 5.6, 7.4,
+  /// 8.5, 9.5.4 and its chapter on implementation notes; CSS ignores a declaration that it cannot read).
+  void amiss(Amiss& what, pugi::xml_node node, std::string_view name) {
+    if (what.count++ > 0) return;
+    what.line = line_of(node);
+    what.name = name.substr(0, 40);
   }
 
   /// One pass over the tree: nesting, entities, ids and style sheets. Iterative, whatever the depth.
@@ -143,12 +153,13 @@ class Reader {
 
   enum class Axis { x, y, diagonal };
 
-  double length(pugi::xml_node node, const char* attribute, double missing, Size viewport, Axis axis) const {
+  double length(pugi::xml_node node, const char* attribute, double missing, Size viewport, Axis axis) {
     const auto a = node.attribute(attribute);
     if (!a || trimmed(a.value()) == "auto") return missing;
     const auto parsed = parse_svg_length(a.value());
     if (!parsed) {
-      refuse_at(node, std::string(attribute) + "=\"" + std::string(a.value()).substr(0, 40) + "\" is not a length");
+      amiss(ignored_, node, attribute);
+      return missing;
     }
     if (const auto px = px_per(parsed->unit)) return parsed->value * *px;
     if (parsed->unit == "em") return parsed->value * 16;
@@ -159,52 +170,100 @@ class Reader {
                                             : std::sqrt((viewport.w * viewport.w + viewport.h * viewport.h) / 2);
       return parsed->value / 100 * base;
     }
-    refuse_at(node, std::string(attribute) + " has the unknown unit \"" + parsed->unit + "\"");
+    amiss(ignored_, node, attribute);
+    return missing;
   }
 
-  double positive(pugi::xml_node node, const char* attribute, double missing, Size viewport, Axis axis) const {
+  double positive(pugi::xml_node node, const char* attribute, double missing, Size viewport, Axis axis) {
     const double v = length(node, attribute, missing, viewport, axis);
-    if (v < 0) refuse_at(node, std::string(attribute) + " is negative");
-    return v;
+    if (v >= 0) return v;
+    amiss(ignored_, node, attribute);
+    return missing;
   }
 
-  [[nodiscard]] std::optional<Box> view_box(pugi::xml_node node) const {
+  [[nodiscard]] std::optional<Box> view_box(pugi::xml_node node) {
     const auto a = node.attribute("viewBox");
     if (!a) return std::nullopt;
     TextScan in(a.value());
     const auto x = in.number(), y = in.number(), w = in.number(), h = in.number();
     if (!x || !y || !w || !h || *w <= 0 || *h <= 0) {
-      refuse_at(node, "viewBox must be four numbers with a width and height above zero");
+      amiss(ignored_, node, "viewBox");
+      return std::nullopt;
     }
     return Box::of(*x, *y, *w, *h);
   }
 
-  [[nodiscard]] Affine transform_of(pugi::xml_node node) const {
+  [[nodiscard]] Affine transform_of(pugi::xml_node node) {
     const auto a = node.attribute("transform");
     if (!a) return {};
     const auto parsed = parse_transform(a.value());
-    if (!parsed) refuse_at(node, parsed.error().message);
-    return *parsed;
+    if (!parsed) amiss(ignored_, node, "transform");
+    return parsed.value_or(Affine{});
   }
 
   // --- style -----------------------------------------------------------------------------------------------------
 
-  std::optional<Color> gradient_color(std::string_view id, int hops = 0) const {
+  /// One colour for what changes from place to place: the mean of a gradient over its length, of what a pattern paints.
+  std::optional<Color> mean_color(std::string_view id, int hops = 0) {
+    constexpr int kHops = 8;
     const auto found = by_id_.find(id);
-    if (found == by_id_.end() || hops > 8) return std::nullopt;
-    for (const auto child : found->second.children()) {
-      if (element_name(child) != "stop") continue;
-      std::string value = child.attribute("stop-color").value();
-      for (const auto& [name, v] : parse_declarations(child.attribute("style").value())) {
-        if (name == "stop-color") value = v;
+    if (found == by_id_.end() || hops > kHops) return std::nullopt;
+    const pugi::xml_node server = found->second;
+    std::vector<std::pair<double, Shade>> stops;
+    MeanShade mean;
+    for (const auto child : server.children()) {
+      if (element_name(child) == "stop") {
+        const auto parsed = parse_svg_length(child.attribute("offset").value());
+        const double at = parsed ? parsed->value / (parsed->unit == "%" ? 100 : 1) : 0;
+        stops.emplace_back(std::clamp(at, stops.empty() ? 0.0 : stops.back().first, 1.0), shade_of(child));
+      } else if (element_name(server) == "pattern" && child.type() == pugi::node_element) {
+        const SvgStyle style = style_of(child, {});
+        if (const auto painted = style.fill ? style.fill : style.stroke) mean.add({*painted, 1}, 1);
       }
-      return parse_color(value);
     }
-    return gradient_color(target_id(found->second), hops + 1);
+    for (std::size_t i = 0; i < stops.size(); ++i) {
+      // Half of the way to the stop on either side is a stop's own; to the ends, all of it.
+      const double from = i == 0 ? 0 : (stops[i - 1].first + stops[i].first) / 2;
+      const double to = i + 1 == stops.size() ? 1 : (stops[i].first + stops[i + 1].first) / 2;
+      mean.add(stops[i].second, to - from);
+    }
+    if (stops.size() == 1) mean.add(stops.front().second, 1);
+    if (mean.weight > 0) return mean.color();
+    return mean_color(target_id(server), hops + 1);
   }
 
-  [[nodiscard]] SvgStyle style_of(pugi::xml_node node, SvgStyle style) const {
-    const PaintServer server = [this](std::string_view id) { return gradient_color(id); };
+  struct Shade {
+    Color color{0, 0, 0};
+    double opacity = 1;
+  };
+  struct MeanShade {
+    double r = 0, g = 0, b = 0, weight = 0;
+    void add(const Shade& shade, double share) {
+      const double w = shade.opacity * share;
+      r += w * shade.color.r, g += w * shade.color.g, b += w * shade.color.b, weight += w;
+    }
+    [[nodiscard]] Color color() const {
+      const auto whole = [&](double sum) { return static_cast<std::uint8_t>(std::lround(sum / weight)); };
+      return {whole(r), whole(g), whole(b)};
+    }
+  };
+  [[nodiscard]] static Shade shade_of(pugi::xml_node stop) {
+    Shade out;
+    const auto take = [&](std::string_view name, std::string_view value) {
+      if (name == "stop-color") {
+        if (const auto color = parse_color(value)) out.color = *color;
+      } else if (name == "stop-opacity") {
+        if (const auto parsed = parse_svg_length(value))
+          out.opacity = std::clamp(parsed->value / (parsed->unit == "%" ? 100 : 1), 0.0, 1.0);
+      }
+    };
+    for (const auto a : stop.attributes()) take(a.name(), a.value());
+    for (const auto& [name, value] : parse_declarations(stop.attribute("style").value())) take(name, value);
+    return out;
+  }
+
+  [[nodiscard]] SvgStyle style_of(pugi::xml_node node, SvgStyle style) {
+    const PaintServer server = [this](std::string_view id) { return mean_color(id); };
     style.displayed = true;
     // `color` first, so that currentColor sees the element's own.
     if (const auto a = node.attribute("color")) apply(style, "color", a.value(), server);
@@ -231,13 +290,15 @@ class Reader {
     std::string outermost;  // id of the outermost group, for drawings without labels
   };
 
-  static std::string_view target_id(pugi::xml_node node) {
+  static std::string href_of(pugi::xml_node node) {
     for (const auto a : node.attributes()) {
-      if (local_name(a.name()) != "href") continue;
-      std::string_view v = trimmed(a.value());
-      return v.starts_with('#') ? v.substr(1) : std::string_view{};
+      if (local_name(a.name()) == "href") return std::string(trimmed(a.value()));
     }
     return {};
+  }
+  static std::string target_id(pugi::xml_node node) {
+    const std::string href = href_of(node);
+    return href.starts_with('#') ? href.substr(1) : std::string();
   }
 
   static std::string label_of(pugi::xml_node node) {
@@ -255,8 +316,10 @@ class Reader {
       const auto a = root.attribute(attribute);
       if (!a || trimmed(a.value()) == "auto") return std::nullopt;
       const auto v = parse_svg_length(a.value());
-      if (!v) refuse_at(root, std::string(attribute) + " is not a length");
-      if (v->value <= 0) refuse_at(root, std::string(attribute) + " must be above zero");
+      if (!v || v->value <= 0) {
+        amiss(ignored_, root, attribute);
+        return std::nullopt;
+      }
       if (!px_per(v->unit)) return std::nullopt;  // percent and font units say nothing about paper
       return v;
     };
@@ -375,16 +438,13 @@ class Reader {
     const auto id = target_id(node);
     const auto found = by_id_.find(id);
     if (id.empty() || found == by_id_.end()) {
-      refuse_at(node, "refers to \"" + std::string(id) + "\", which is not in this file");
+      const std::string href = href_of(node);
+      return amiss(href.empty() || href.starts_with('#') ? lost_ : outside_, node, href);
     }
     const auto target = found->second;
-    for (auto up = node; up; up = up.parent()) {
-      if (up == target)
-        refuse_at(node, "refers to \"#" + std::string(id) + "\", which contains it: it would never end");
-    }
-    if (std::find(uses_.begin(), uses_.end(), target) != uses_.end()) {
-      refuse_at(node, "\"#" + std::string(id) + "\" is used inside itself: it would never end");
-    }
+    bool endless = std::find(uses_.begin(), uses_.end(), target) != uses_.end();
+    for (auto up = node; up; up = up.parent()) endless = endless || up == target;
+    if (endless) return amiss(endless_, node, "#" + std::string(id));
     context.to_mm = context.to_mm * Affine::move(length(node, "x", 0, context.viewport, Axis::x),
                                                  length(node, "y", 0, context.viewport, Axis::y));
     if (context.outermost.empty()) context.outermost = node.attribute("id").value();
@@ -407,7 +467,7 @@ class Reader {
 
   // --- shapes ----------------------------------------------------------------------------------------------------
 
-  Path outline(pugi::xml_node node, std::string_view name, const Context& context) const {
+  Path outline(pugi::xml_node node, std::string_view name, const Context& context) {
     const double scale = context.to_mm.max_stretch();
     const Size v = context.viewport;
     Path path;
@@ -419,9 +479,9 @@ class Reader {
       path.contours.push_back(std::move(ring));
     };
     if (name == "path") {
-      auto parsed = parse_path_data(node.attribute("d").value(), scale);
-      if (!parsed) refuse_at(node, parsed.error().message);
-      path = std::move(*parsed);
+      PathRead read = read_path_data(node.attribute("d").value(), scale);
+      if (read.error) amiss(cut_short_, node, name);
+      path = std::move(read.path);
     } else if (name == "rect") {
       const double x = length(node, "x", 0, v, Axis::x), y = length(node, "y", 0, v, Axis::y);
       const double w = positive(node, "width", 0, v, Axis::x), h = positive(node, "height", 0, v, Axis::y);
@@ -450,7 +510,7 @@ class Reader {
     } else if (name == "ellipse") {
       double rx = positive_or(node, "rx", v, Axis::x), ry = positive_or(node, "ry", v, Axis::y);
       if (rx < 0) rx = std::max(0.0, ry);
-      if (ry < 0) ry = rx;
+      if (ry < 0) ry = std::max(0.0, rx);
       ellipse({length(node, "cx", 0, v, Axis::x), length(node, "cy", 0, v, Axis::y)}, rx, ry);
     } else if (name == "line") {
       Contour c{{length(node, "x1", 0, v, Axis::x), length(node, "y1", 0, v, Axis::y)}, {}, false};
@@ -459,13 +519,15 @@ class Reader {
     } else {
       TextScan in(node.attribute("points").value());
       std::vector<Vec> points;
+      bool odd = false;
       while (const auto x = in.number()) {
         const auto y = in.number();
-        if (!y) refuse_at(node, "points has an x without its y");
+        odd = !y;
+        if (odd) break;
         points.push_back({*x, *y});
       }
       in.skip_separators();
-      if (!in.done()) refuse_at(node, "points has something that is not a number");
+      if (odd || !in.done()) amiss(cut_short_, node, "points");
       if (points.size() < 2) return path;
       Contour c{points.front(), {}, name == "polygon"};
       for (std::size_t i = 1; i < points.size(); ++i) c.segments.push_back(Segment::line(points[i]));
@@ -476,10 +538,10 @@ class Reader {
   }
 
   /// A length that may be left out, which -1 then says.
-  double positive_or(pugi::xml_node node, const char* attribute, Size viewport, Axis axis) const {
+  double positive_or(pugi::xml_node node, const char* attribute, Size viewport, Axis axis) {
     const auto a = node.attribute(attribute);
     if (!a || trimmed(a.value()) == "auto") return -1;
-    return positive(node, attribute, 0, viewport, axis);
+    return positive(node, attribute, -1, viewport, axis);
   }
 
   void draw(pugi::xml_node node, std::string_view name, const Context& context) {
@@ -499,12 +561,12 @@ class Reader {
     for (const auto& contour : path.contours) {
       bool finite = is_finite(contour.start);
       for (const auto& s : contour.segments) finite = finite && is_finite(s.end) && is_finite(s.c1) && is_finite(s.c2);
-      if (!finite) refuse_at(node, "its coordinates are not finite after the transforms");
+      if (!finite) return amiss(left_out_, node, name);
     }
     const Box bounds = bounds_of(path);
-    if (std::max({std::abs(bounds.x0), std::abs(bounds.y0), std::abs(bounds.x1), std::abs(bounds.y1)}) > 1e5) {
-      refuse_at(node, "it lies more than 100 m from the origin; check the transforms and units");
-    }
+    constexpr double kFarthest = 1e5;  // mm from the origin: nothing that anyone means to cut
+    if (std::max({std::abs(bounds.x0), std::abs(bounds.y0), std::abs(bounds.x1), std::abs(bounds.y1)}) > kFarthest)
+      return amiss(left_out_, node, name);
     segments_ += segment_count(path);
     if (segments_ > options_.max_segments) {
       refuse(ErrorKind::unsupported,
@@ -555,6 +617,16 @@ class Reader {
       note("text-left-out", Severity::warning,
            {{"texts", static_cast<double>(texts_.size())}, {"first", texts_.front().substr(0, 40)}});
     }
+    const auto where = [](const Amiss& what) {
+      return Figures{
+          {"count", static_cast<double>(what.count)}, {"line", static_cast<double>(what.line)}, {"name", what.name}};
+    };
+    if (cut_short_.count > 0) note("path-cut-short", Severity::warning, where(cut_short_));
+    if (ignored_.count > 0) note("attribute-ignored", Severity::warning, where(ignored_));
+    if (left_out_.count > 0) note("element-left-out", Severity::warning, where(left_out_));
+    if (lost_.count > 0) note("use-lost", Severity::warning, where(lost_));
+    if (outside_.count > 0) note("use-outside", Severity::warning, where(outside_));
+    if (endless_.count > 0) note("use-endless", Severity::warning, where(endless_));
     if (images_ > 0) note("image-left-out", Severity::warning, {{"pictures", 1.0 * images_}});
     if (foreign_ > 0) note("embedded-left-out", Severity::warning, {{"objects", 1.0 * foreign_}});
     if (clips_ > 0) note("clip-ignored", Severity::warning, {{"clips", 1.0 * clips_}});

@@ -1,11 +1,10 @@
 #include "core/format/svg_writer.hpp"
 
-#include <algorithm>
 #include <pugixml.hpp>
 #include <set>
 #include <sstream>
-#include <tuple>
 
+#include "core/format/job_lines.hpp"
 #include "core/geometry/path_data.hpp"
 #include "core/project/edit.hpp"
 #include "core/text_scan.hpp"
@@ -30,37 +29,18 @@ class Writer {
     root.append_attribute("height") = (h + "mm").c_str();
     root.append_attribute("viewBox") = ("0 0 " + w + " " + h).c_str();
     root.append_child("title").text() = project_.name.c_str();
-    if (selection.pass == 0) {
-      auto group = add_group(root, "not-run", "not run");
-      for (const auto& placed : layout_.sheets) {
-        if (selection.sheet != 0 && placed.sheet.id != selection.sheet) continue;
-        for (const auto& laid : placed.pieces) {
-          const auto& lines = laid.drawn->piece->lines;
-          for (std::size_t i = 0; i < lines.size(); ++i) {
-            if (!runs(lines[i].role)) add_line(group, placed, *laid.drawn, i);
-          }
-        }
+    pugi::xml_node group;
+    const Pass* pass = nullptr;
+    for (const auto& line : job_lines(layout_, plan_, selection)) {
+      if (!group || line.pass != pass) {
+        pass = line.pass;
+        const Tool* tool = pass ? find_tool(project_, pass->tool) : nullptr;
+        group = pass ? add_group(root, "pass-" + std::to_string(pass->index),
+                                 std::to_string(pass->index) + " " + std::string(word(pass->role)) + " " +
+                                     (tool ? tool->name : pass->tool))
+                     : add_group(root, "not-run", "not run");
       }
-      if (!group.first_child().next_sibling()) root.remove_child(group);
-    }
-    for (const auto& pass : plan_.passes) {
-      if (!selection.takes(pass)) continue;
-      const Tool* tool = find_tool(project_, pass.tool);
-      auto group = add_group(
-          root, "pass-" + std::to_string(pass.index),
-          std::to_string(pass.index) + " " + std::string(word(pass.role)) + " " + (tool ? tool->name : pass.tool));
-      std::set<std::tuple<std::size_t, int, std::size_t>> wanted;  // laid part, piece and line
-      for (const auto& stroke : pass.strokes) wanted.insert({stroke.laid, stroke.piece, stroke.line});
-      for (const auto& placed : layout_.sheets) {
-        if (placed.sheet.id != pass.sheet) continue;
-        for (const auto& piece : placed.pieces) {
-          for (std::size_t i = 0; i < piece.laid->size(); ++i) {
-            const auto& parts = (*piece.laid)[i];
-            const auto in_pass = [&](std::size_t k) { return wanted.contains({k, piece.drawn->piece->id, i}); };
-            if (std::any_of(parts.begin(), parts.end(), in_pass)) add_line(group, placed, *piece.drawn, i);
-          }
-        }
-      }
+      add_line(group, line);
     }
     std::ostringstream out;
     document_.save(out, "  ");
@@ -84,19 +64,15 @@ class Writer {
     return group;
   }
 
-  void add_line(pugi::xml_node group, const LaidSheet& placed, const DrawnPiece& piece, std::size_t index) {
-    const Line& line = piece.piece->lines[index];
-    Affine map = piece.map;
-    if (plan_.mirrored) map = Affine{-1, 0, 0, 1, placed.sheet.area.x0 + placed.sheet.area.x1, 0} * map;
+  void add_line(pugi::xml_node group, const JobLine& job_line) {
+    const Line& line = job_line.shown();
     auto path = group.append_child("path");
-    std::string id = std::to_string(piece.piece->id) + "-" + line.id;
+    std::string id = std::to_string(job_line.piece->piece->id) + "-" + line.id;
     if (ids_.insert(id).second) path.append_attribute("id") = id.c_str();
-    const Tool* tool = find_tool(project_, line.tool);
-    const Color color = line.role == Role::draw && tool ? tool->ink : line.color;
-    path.append_attribute("stroke") = hex(color).c_str();
+    path.append_attribute("stroke") = hex(job_line.color(project_)).c_str();
     if (line.role == Role::score) path.append_attribute("stroke-dasharray") = "3 2";
     if (line.path->fill_rule == FillRule::evenodd) path.append_attribute("fill-rule") = "evenodd";
-    path.append_attribute("d") = path_data(transformed(*line.path, map * line.at), kDecimals).c_str();
+    path.append_attribute("d") = path_data(job_line.path(), kDecimals).c_str();
   }
 };
 

@@ -56,14 +56,21 @@ class PathBuilder {
 }  // namespace
 
 Result<Path> parse_path_data(std::string_view text, double scale) {
+  PathRead read = read_path_data(text, scale);
+  if (read.error) return tl::unexpected<Error>(std::move(*read.error));
+  return std::move(read.path);
+}
+
+PathRead read_path_data(std::string_view text, double scale) {
   TextScan in(text);
   PathBuilder b;
   char command = 0, previous = 0;
-  auto bad = [&](const std::string& what) -> Result<Path> {
-    return fail(ErrorKind::malformed, "path data: " + what + " at character " + std::to_string(in.offset() + 1));
+  auto bad = [&](const std::string& what) -> PathRead {
+    return {std::move(b.path),
+            Error{ErrorKind::malformed, "path data: " + what + " at character " + std::to_string(in.offset() + 1), {}}};
   };
   in.skip_space();
-  if (in.done() || in.rest() == "none") return Path{};
+  if (in.done() || in.rest() == "none") return {};
   bool failed = false;
   auto number = [&] {
     const auto v = in.number();
@@ -152,7 +159,7 @@ Result<Path> parse_path_data(std::string_view text, double scale) {
     if (command == 'M') command = 'L';
     if (command == 'm') command = 'l';
   }
-  return std::move(b.path);
+  return {std::move(b.path), std::nullopt};
 }
 
 namespace {

@@ -2,6 +2,7 @@
 
 #include <set>
 
+#include "core/layout/layout.hpp"
 #include "core/project/kinds.hpp"
 
 namespace dotlane {
@@ -39,14 +40,13 @@ void add_typed(std::string& to, const std::vector<KindSpec>& kinds, const std::s
 ProjectGlance glance_at(const Project& project, const Drawing& drawing) {
   ProjectGlance out;
   out.name = project.name;
+  const Layout layout = lay_out(project, drawing);
   Box all;
-  bool any = false;
-  for (const auto& piece : drawing.pieces) {
-    for (std::size_t i = 0; i < piece->line_bounds.size() && !piece->piece->helper; ++i) {
-      if (piece->piece->lines[i].role != Role::guide) all.add(piece->line_bounds[i]), any = true;
-    }
+  for (const auto& part : layout.parts) {
+    all.add(part.reach);
+    if (part.has_body()) all.add(part.bounds());
   }
-  if (any) out.size_mm = {all.width(), all.height()};
+  if (!layout.parts.empty()) out.size_mm = {all.width(), all.height()};
   for (const auto& piece : project.pieces) {
     PieceGlance glance;
     glance.id = piece->id, glance.name = piece->name, glance.kind = kind_words(piece->source);

@@ -19,7 +19,7 @@ struct PieceGlance {
 
 struct ProjectGlance {
   std::string name;
-  Vec size_mm;  ///< of what is worked, guides and helpers aside
+  Vec size_mm;  ///< of all parts
   std::vector<PieceGlance> pieces;
 };
 

@@ -459,6 +459,13 @@ Project split_by_layer(Project project, int id) {
   return project;
 }
 
+std::vector<double> likely_per_inch(const Finding& size_assumed) {
+  if (size_assumed.form == "units") return {25.4, 2.54, 1};
+  return {96, 90, 72};
+}
+
+std::string_view unit_of(double per_inch) { return per_inch > 20 ? "mm" : per_inch > 2 ? "cm" : "in"; }
+
 Project settle_size(Project project, int id, double per_inch) {
   if (!(per_inch > 0)) return project;
   return edit_piece(std::move(project), id, [&](Piece& p) {

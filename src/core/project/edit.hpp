@@ -97,6 +97,11 @@ std::vector<int> split_piece(Project& project, int piece, const std::function<st
 
 /// One piece for each layer of the artwork, named after it, in the same place. Only for pieces with lines of their own.
 [[nodiscard]] Project split_by_layer(Project project, int piece);
+/// Units per inch that a drawing without a physical size may have been made at, by the note that says so: those of
+/// screens, or of drawings by measure (form "units").
+[[nodiscard]] std::vector<double> likely_per_inch(const Finding& size_assumed);
+/// "mm", "cm" or "in" where so many of it are an inch.
+[[nodiscard]] std::string_view unit_of(double per_inch);
 /// Rescales a piece whose size was assumed to another number of units per inch and takes the size as settled.
 [[nodiscard]] Project settle_size(Project project, int piece, double per_inch);
 /// Closes open contours of the lines whose ends are at most `gap_mm` apart on the mat.

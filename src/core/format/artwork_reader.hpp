@@ -1,0 +1,19 @@
+// Drawings of whatever kind, told by what is in them: endings are not trusted.
+#pragma once
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "core/format/svg_reader.hpp"
+
+namespace dotlane {
+
+/// SVG, SVG that is packed by gzip, or DXF. Errors name the file.
+[[nodiscard]] Result<Artwork> read_artwork(std::string_view bytes, const std::string& file_name,
+                                           const SvgOptions& options = {});
+
+/// The endings that such files usually have, with their dots.
+[[nodiscard]] const std::vector<std::string>& artwork_endings();
+
+}  // namespace dotlane
