@@ -1,6 +1,7 @@
 #include "device/port_link.hpp"
 
 #include <fcntl.h>
+#include <sys/file.h>
 #include <termios.h>
 #include <unistd.h>
 
@@ -77,6 +78,13 @@ void PortLink::open() {
     const QString why = QString::fromLocal8Bit(std::strerror(errno));
     if (file_ >= 0) ::close(file_), file_ = -1;
     emit ended(Outcome::failed, tr("%1 cannot be used as a port: %2").arg(settings_.path, why));
+    return;
+  }
+  // Another window or program that drives it would have its strokes mixed with these. The lock goes with the file.
+  if (::flock(file_, LOCK_EX | LOCK_NB) != 0) {
+    ::close(file_), file_ = -1;
+    emit ended(Outcome::failed,
+               tr("%1 is driven by another window or program; end the run there first.").arg(settings_.path));
     return;
   }
   ::cfmakeraw(&t);

@@ -287,6 +287,22 @@ TEST_CASE("ports that are none, or where nobody answers, are said so") {
   CHECK(problem_of(settings, &far).find("Nothing answers") != std::string::npos);
 }
 
+TEST_CASE("two windows never drive one port: the second is told so, the first goes on") {
+  PortRig rig;
+  rig.start();
+  wait_for([&] { return rig.runner->place().instruction > 3; }, 60'000);
+  PortSettings settings;
+  settings.path = rig.far.path;
+  JobRunner second(std::make_unique<PortLink>(settings));
+  const Project p = four_inks();
+  second.start(papers_of(std::make_shared<const Job>(compile(derived(p).plan, p.machine)), {}, {}, {}), {});
+  wait_for([&] { return !second.running(); });
+  CHECK(second.record().problem.find("driven by another") != std::string::npos);
+  wait_for([&] { return !rig.runner->running(); }, 120'000);
+  CHECK(rig.runner->record().outcome == Outcome::done);
+  rig.check_once();
+}
+
 TEST_CASE("a stroke may take longer than an answer") {
   const Project p = project_of(R"(<path id="ink" d="M20 30 h250 M20 40 h10" stroke="#101010" fill="none"/>)");
   const auto job = std::make_shared<const Job>(compile(derived(p).plan, p.machine));

@@ -70,7 +70,7 @@ class LayoutChecker : FindingList {
     for (const Clash& clash : room.clashes(gap - kSlackMm)) {
       const bool as_one = torn_apart(clash.a, clash.b) == false;
       const bool both_drawn = layout_.laid[clash.a].drawn && layout_.laid[clash.b].drawn;
-      const double over = clash.apart_mm > 0 ? 0 : overlap(clash.a, clash.b);
+      const double over = clash.apart_mm > 0 ? 0 : area_of(intersect(room.body(clash.a), room.body(clash.b)));
       const bool overlaps = over > kLeastMm2;
       if (!overlaps && (both_drawn || as_one)) continue;
       if (overlaps && as_one && !both_drawn) continue;  // as they overlap in the figure
@@ -94,20 +94,11 @@ class LayoutChecker : FindingList {
     for (std::size_t k = 0; k < layout_.laid.size(); ++k) {
       const LaidPart& laid = layout_.laid[k];
       if (laid.sheet != sheet.id) continue;
-      const double off = area_of(subtract(body_of(k), area));
+      const double off = area_of(subtract(room.body(k), area));
       if (off <= kLeastMm2 / 10) continue;
       Finding& finding = add("off-scrap", Severity::error, {{"part", name_of(k)}, {"off", off}}, {ref_of(k)});
       if (!laid.drawn) offer_room(finding, {k});
     }
-  }
-
-  double overlap(std::size_t a, std::size_t b) const { return area_of(intersect(body_of(a), body_of(b))); }
-
-  /// Of many that overlap, each is asked for often.
-  const Region& body_of(std::size_t k) const {
-    const auto known = bodies_.find(k);
-    if (known != bodies_.end()) return known->second;
-    return bodies_.emplace(k, body_on_mat(drawing_, part_of(k), layout_.laid[k].map)).first->second;
   }
 
   /// For parts that are kept together, whether they lie otherwise to each other than in the figure.
@@ -288,7 +279,6 @@ class LayoutChecker : FindingList {
   const Project& project_;
   const Drawing& drawing_;
   const Layout& layout_;
-  mutable std::map<std::size_t, Region> bodies_;  // of copies, on the mat
 };
 
 }  // namespace

@@ -81,11 +81,24 @@ Room::Room(const Project& project, const Drawing& drawing, const Layout& layout,
   }
 }
 
+const Region& Room::shape(const Body& body) const {
+  if (!body.shape) {
+    const LaidPart& laid = layout_.laid[body.laid];
+    body.shape = body_on_mat(drawing_, layout_.parts[laid.part], laid.map);
+  }
+  return *body.shape;
+}
+
+const Region& Room::body(std::size_t laid) const {
+  // They come in the order of the layout.
+  return shape(*std::lower_bound(bodies_.begin(), bodies_.end(), laid,
+                                 [](const Body& body, std::size_t k) { return body.laid < k; }));
+}
+
 const Clearance& Room::ready(const Body& body) const {
   if (!body.ready) {
-    const LaidPart& laid = layout_.laid[body.laid];
     Region region;
-    for (const auto& ring : body_on_mat(drawing_, layout_.parts[laid.part], laid.map).rings) {
+    for (const auto& ring : shape(body).rings) {
       Ring r = thinned(ring, kThin);
       if (r.size() >= 3) region.rings.push_back(std::move(r));
     }

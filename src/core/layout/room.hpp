@@ -41,14 +41,18 @@ class Room {
   /// All that lie nearer to each other than the gap, in the order of the layout. Clusters of loose lines count in
   /// neither: what is drawn may cross what is drawn.
   [[nodiscard]] std::vector<Clash> clashes(double gap_mm) const;
+  /// The body of a copy that lies on the sheet, by its index in Layout::laid; see body_on_mat(). Worked out once.
+  [[nodiscard]] const Region& body(std::size_t laid) const;
 
  private:
   struct Body {
     std::size_t laid = 0;
     Box box;  ///< around the shape, perhaps a little wider
     bool loose = false;
-    mutable std::optional<Clearance> ready{};  ///< once somebody comes near
+    mutable std::optional<Region> shape{};  ///< these once somebody asks, or comes near
+    mutable std::optional<Clearance> ready{};
   };
+  const Region& shape(const Body& body) const;
   const Clearance& ready(const Body& body) const;
 
   const Drawing& drawing_;
