@@ -212,7 +212,15 @@ TEST_CASE("a DXF drawing without units comes in, its unit is asked, and it goes 
   REQUIRE(o.project().pieces.size() == 1);
   CHECK(o.project().pieces.front()->lines.size() == 2);
   CHECK(o.session().drawing().bounds().width() == Approx(4));
+  const auto source_says = [&](const char* words) {
+    const auto labels = o.window.findChildren<QLabel*>();
+    return std::any_of(labels.begin(), labels.end(), [&](const QLabel* l) {
+      return l->isVisible() && l->text().contains(QString::fromLatin1(words));
+    });
+  };
+  CHECK(source_says("units taken as mm"));
   o.answer(QStringLiteral("units are in"));
+  CHECK(source_says("units taken as in"));
   CHECK(o.session().drawing().bounds().width() == Approx(4 * 25.4).margin(1e-6));
   CHECK(o.session().drawing().bounds().height() == Approx(3 * 25.4).margin(1e-6));
   o.answers.save = o.folder.filePath(QStringLiteral("out.dxf"));

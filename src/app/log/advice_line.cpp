@@ -29,13 +29,9 @@ AdviceLine::AdviceLine(Session& session, LogDesk& desk, QWidget* parent)
   curve->setContentsMargins(0, 2, 0, 0);
   curve->setSpacing(0);
   curve_ = new ForceCurveView(curve_box_);
-  auto* legend =
-      make_label(tr("<span style='color:%1'>━</span> cuts through &nbsp; <span style='color:%2'>╍</span> cuts "
-                    "the mat, by force; below: your passes")
-                     .arg(theme().accent.name(), theme().serious.name()),
-                 "quiet", curve_box_);
+  legend_ = make_label({}, "quiet", curve_box_);
   curve->addWidget(curve_);
-  curve->addWidget(legend);
+  curve->addWidget(legend_);
   column->addWidget(curve_box_);
   curve_box_->hide();
   connect(curve_, &ForceCurveView::picked, this, [this](double force) { emit picked(force, depth_, repeats_); });
@@ -80,6 +76,9 @@ void AdviceLine::showCurve(const Pass& pass, const std::string& stock) {
                    [this, asked](const std::optional<ForceCurve>& curve) {
                      if (asked != curve_asked_) return;
                      curve_box_->setVisible(curve && !curve->tried.empty());
+                     legend_->setText(tr("<span style='color:%1'>━</span> cuts through &nbsp; <span "
+                                         "style='color:%2'>╍</span> cuts the mat, by force; below: your passes")
+                                          .arg(theme().accent.name(), theme().serious.name()));
                      if (curve) curve_->show(*curve, force_, depth_);
                    });
 }

@@ -26,7 +26,7 @@ class AdviceLine : public QWidget {
   void showCurve(const Pass& pass, const std::string& stock);
   Session& session_;
   LogDesk& desk_;
-  QLabel* text_;
+  QLabel *text_, *legend_;
   QPushButton* set_;
   QWidget* curve_box_;
   ForceCurveView* curve_;

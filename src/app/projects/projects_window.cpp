@@ -8,6 +8,7 @@
 #include <QLocale>
 #include <QMenu>
 #include <QPointer>
+#include <QScrollBar>
 #include <QVBoxLayout>
 
 #include "app/dialogs.hpp"
@@ -191,8 +192,13 @@ void ProjectsWindow::list(const std::vector<FoundProject>& found) {
   const FoundProject* now = chosen();
   const std::string kept = now ? now->path : std::string();
   {
-    const QSignalBlocker quiet(tiles_->selectionModel());  // what was chosen stays chosen, if it is still there
+    // What was chosen stays chosen, if it is still there, and in its place while more is found.
+    const QSignalBlocker quiet(tiles_->selectionModel());
+    const int scrolled = asked_->text() == listed_ ? tiles_->verticalScrollBar()->value() : 0;
+    listed_ = asked_->text();
     model_->setFound(found);
+    tiles_->doItemsLayout();
+    tiles_->verticalScrollBar()->setValue(scrolled);
     if (const int row = model_->rowOf(kept); !kept.empty() && row >= 0) {
       tiles_->selectionModel()->setCurrentIndex(model_->index(row), QItemSelectionModel::ClearAndSelect);
     } else if (!asked_->text().trimmed().isEmpty() && !found.empty()) {

@@ -50,6 +50,7 @@ class ProjectsWindow : public QDialog {
   QPushButton *open_, *beside_, *bring_;
   QToolButton* folders_;
   QTimer typed_;
+  QString listed_;     // what was asked for when the tiles were filled
   std::string shown_;  // whose pieces are listed
   FileStamp shown_stamp_;
 };

@@ -11,6 +11,7 @@
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "core/project/edit.hpp"
 #include "core/shape/bridges.hpp"
 #include "core/shape/copies.hpp"
 #include "core/shape/fill/fill_made.hpp"
@@ -366,10 +367,12 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
       detail = tr("the first step says which");
     } else if (stop.step == 0) {
       if (!piece.source.file.empty()) {
-        const QString size =
-            piece.source.kind.empty() && piece.source.unit_source == UnitSource::assumed
-                ? tr("size assumed at %1 per inch").arg(QLocale().toString(piece.source.per_inch, 'g', 4))
-                : QString();
+        constexpr double kScreens = 40;  // per inch and more: pixels, not a unit of measure
+        const double per_inch = piece.source.per_inch;
+        const QString size = !piece.source.kind.empty() || piece.source.unit_source != UnitSource::assumed ? QString()
+                             : per_inch < kScreens
+                                 ? tr("units taken as %1").arg(QString::fromUtf8(unit_of(per_inch).data()))
+                                 : tr("size assumed at %1 per inch").arg(QLocale().toString(per_inch, 'g', 4));
         detail = qs(piece.source.file) + (size.isEmpty() ? QString() : QStringLiteral("  ·  ") + size) +
                  QStringLiteral("\n") + detail;
       }
