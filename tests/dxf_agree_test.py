@@ -69,10 +69,10 @@ def shapes(layout):
             yield entity
 
 
-def measure(layout):
+def measure(layout, within=1e-4, segments=64):
     length, low, high = 0, [math.inf] * 2, [-math.inf] * 2
     for entity in shapes(layout):
-        points = list(ez_path.make_path(entity).flattening(1e-4, segments=64))
+        points = list(ez_path.make_path(entity).flattening(within, segments=segments))
         length += sum(a.distance(b) for a, b in zip(points, points[1:]))
         for p in points:
             for axis in (0, 1):
@@ -124,7 +124,7 @@ with tempfile.TemporaryDirectory() as name:
         # The same as SVG, which other tests hold against other readers.
         run("export", demo, "-o", folder / "same.svg")
         svg = report("inspect", folder / "same.svg", expect=None)
-        length, width, height = measure(doc.modelspace())
+        length, width, height = measure(doc.modelspace(), within=1e-3, segments=8)
         x0, y0, x1, y1 = svg["bounds_mm"]
         check(f"{demo.name}: {width:.3f} x {height:.3f}, as SVG {x1 - x0:.3f} x {y1 - y0:.3f}",
               abs(width - (x1 - x0)) < 0.01 and abs(height - (y1 - y0)) < 0.01)

@@ -22,9 +22,12 @@ class Monkey {
     o.window.run().setTimeScale(0);
     o.answers.save = o.folder.filePath(QStringLiteral("monkey.svg"));
     // Menus and dialogs run loops of their own: what stays open for a moment is closed.
-    QObject::connect(&closer_, &QTimer::timeout, [] {
+    QObject::connect(&closer_, &QTimer::timeout, [this] {
       if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
       if (QWidget* modal = QApplication::activeModalWidget()) modal->close();
+      for (QWidget* other : QApplication::topLevelWidgets()) {
+        if (other != &o_.window && qobject_cast<MainWindow*>(other) && other->isVisible()) other->close();
+      }
     });
     closer_.start(25);
   }
