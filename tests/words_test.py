@@ -4,7 +4,7 @@ import re
 import sys
 
 src = pathlib.Path(sys.argv[1]) / "src"
-table = dict(re.findall(r'\{"([a-z0-9/-]+)",\s*((?:"(?:[^"\\]|\\.)*"\s*)+)\}', (src / "words/english.cpp").read_text()))
+table = dict(re.findall(r'\{"([a-z0-9/-]+)",\s*((?:"(?:[^"\\]|\\.)*"\s*)+)\}', "".join(p.read_text() for p in sorted((src / "words").glob("english_*.cpp")))))
 core = "\n".join(p.read_text() for p in sorted((src / "core").rglob("*.[ch]pp")))
 strings = set(re.findall(r'"([a-z0-9]+(?:[/-][a-z0-9]+)*)"', core))
 faults = [f"{code}: nothing in the core says it" for code in table

@@ -17,7 +17,7 @@ namespace dotlane {
 /// What stands on the button of a fix.
 [[nodiscard]] std::string label(const Fix& fix, LengthUnit unit = LengthUnit::mm);
 
-/// The template of a code, or nothing. See english.cpp for how they are written.
+/// The template of a code, or nothing. See english.hpp for how they are written.
 [[nodiscard]] const char* template_of(const std::string& code);
 
 }  // namespace dotlane

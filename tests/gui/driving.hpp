@@ -3,9 +3,11 @@
 
 #include <QApplication>
 #include <QComboBox>
+#include <QDropEvent>
 #include <QElapsedTimer>
 #include <QListWidget>
 #include <QMenu>
+#include <QMimeData>
 #include <QPushButton>
 #include <QTemporaryDir>
 #include <QTreeView>
@@ -61,6 +63,16 @@ inline void drag(QWidget* on, QPoint from, QPoint to, Qt::KeyboardModifiers keys
     QCoreApplication::processEvents();
   }
   QTest::mouseRelease(on, button, keys, to);
+}
+
+/// Drops it in the middle of a widget, as from another program.
+inline void drop(QWidget* on, const QMimeData& what) {
+  const QPoint at = on->rect().center();
+  QDragEnterEvent enter(at, Qt::CopyAction, &what, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(on, &enter);
+  CHECK(enter.isAccepted());
+  QDropEvent drop(at, Qt::CopyAction, &what, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(on, &drop);
 }
 
 /// Types into a field and ends with Return.

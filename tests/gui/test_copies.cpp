@@ -1,6 +1,5 @@
 // Copying in the real window: within a project, between windows, to and from other programs, and on in the same way.
 #include <QClipboard>
-#include <QDropEvent>
 #include <QMimeData>
 #include <QPainter>
 
@@ -116,11 +115,7 @@ TEST_CASE("words on the clipboard become lettering, a picture is traced, words d
   CHECK(drawn->bounds.width() == Approx(drawn->bounds.height()).epsilon(0.02));
   QMimeData data;
   data.setText(QStringLiteral("Pier 7"));
-  QDragEnterEvent enter({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
-  QApplication::sendEvent(&o.bench(), &enter);
-  CHECK(enter.isAccepted());
-  QDropEvent drop({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
-  QApplication::sendEvent(&o.bench(), &drop);
+  drop(&o.bench(), data);
   o.session().settle();
   REQUIRE(o.project().pieces.size() == 3);
   CHECK(std::get<std::string>(o.project().pieces.front()->source.values.at("text")) == "Pier 7");

@@ -150,11 +150,7 @@ TEST_CASE("files dropped on the bench come in") {
   Opened o(QString{});
   QMimeData data;
   data.setUrls({QUrl::fromLocalFile(QStringLiteral(DOTLANE_TEST_DATA "/svg/01_basic_shapes_mm.svg"))});
-  QDragEnterEvent enter({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
-  QApplication::sendEvent(&o.bench(), &enter);
-  CHECK(enter.isAccepted());
-  QDropEvent drop({200, 200}, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
-  QApplication::sendEvent(&o.bench(), &drop);
+  drop(&o.bench(), data);
   o.session().settle();
   REQUIRE(o.project().pieces.size() == 1);
   CHECK(o.project().pieces[0]->lines.size() == 8);

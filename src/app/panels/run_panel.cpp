@@ -202,13 +202,16 @@ void RunPanel::buildReady() {
   ends->setObjectName(QStringLiteral("runsOut"));
   ends->hide();
   contents_->addWidget(ends);
-  log_.runningOut(derived, [label = QPointer<QLabel>(ends), unit = project.unit](const std::vector<Finding>& worn) {
-    if (!label || worn.empty()) return;
+  const auto tell = [this, ends] {
     QStringList lines;
-    for (const auto& finding : worn) lines << qs(sentence(finding, unit));
-    label->setText(lines.join(QLatin1Char('\n')));
-    label->show();
-  });
+    for (const auto& finding : session_.findings()) {
+      if (finding.code == "tool-runs-out") lines << qs(sentence(finding, session_.project().unit));
+    }
+    ends->setText(lines.join(QLatin1Char('\n')));
+    ends->setVisible(!lines.isEmpty());
+  };
+  connect(&session_, &Session::findingsChanged, ends, tell);
+  tell();
   addNext(cards.front());
   const bool printed = std::any_of(derived->layout.sheets.begin(), derived->layout.sheets.end(),
                                    [](const LaidSheet& s) { return s.sheet.printed && !s.sheet.not_now; });
