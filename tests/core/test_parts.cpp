@@ -6,6 +6,7 @@
 
 #include "chance.hpp"
 #include "core/geometry/clusters.hpp"
+#include "core/geometry/region_edges.hpp"
 #include "core/geometry/within.hpp"
 #include "core/project/arrange.hpp"
 #include "fixtures.hpp"
@@ -424,14 +425,20 @@ TEST_CASE("how much of a line lies within an area") {
   const Region frame = subtract(region_of({{{0, 0}, {40, 0}, {40, 40}, {0, 40}}}, FillRule::nonzero),
                                 region_of({{{10, 10}, {30, 10}, {30, 30}, {10, 30}}}, FillRule::nonzero));
   const Within within(frame);
+  const RegionEdges edges(frame);
   const Polyline through{{{-10, 20}, {50, 20}}, false}, edge{{{0, 0}, {40, 0}}, false}, away{{{50, 0}, {60, 9}}, false};
-  CHECK(within.length_within(through) == Approx(20));
+  const Polyline past{{{-5, 10}, {45, 10}}, false};  // along the edge of the hole, and over both ends
+  CHECK(edges.length_within(through) == Approx(20));
+  CHECK(edges.length_within(past) == Approx(40));
   CHECK_FALSE(within.holds(through));
+  CHECK_FALSE(edges.holds(through));
   CHECK(within.holds(edge));
-  CHECK(within.length_within(edge) == Approx(40));
-  CHECK(within.length_within(away) == 0);
+  CHECK(edges.holds(edge));
+  CHECK(edges.length_within(edge) == Approx(40));
+  CHECK(edges.length_within(away) == 0);
   CHECK(within.holds({{{5, 5}, {5, 5}}, false}));
-  CHECK(within.length_within({{{5, 5}}, false}) == 0);
+  CHECK(edges.holds({{{5, 5}, {5, 5}}, false}));
+  CHECK(edges.length_within({{{5, 5}}, false}) == 0);
   // Against sampling, on shapes of every sort.
   Chance chance(909);
   for (int round = 0; round < rounds(300); ++round) {
@@ -440,7 +447,15 @@ TEST_CASE("how much of a line lies within an area") {
     Polyline line{chance.ring(), false};
     if (chance.coin()) line.points.push_back(line.points.front()), line.closed = true;
     INFO("round " << round);
-    CHECK(Within(region).length_within(line) ==
-          Approx(sampled_share(line, region) * length_of(line)).margin(0.02 * length_of(line) + 0.2));
+    const RegionEdges found(region);
+    const double length = found.length_within(line);
+    CHECK(length == Approx(sampled_share(line, region) * length_of(line)).margin(0.02 * length_of(line) + 0.2));
+    CHECK(found.holds(line) == Within(region).holds(line));
+    // What is clipped is what lies within, and the rest is the rest.
+    double inside = 0, outside = 0;
+    for (const auto& run : clip({line}, region, true)) inside += length_of(run);
+    for (const auto& run : clip({line}, region, false)) outside += length_of(run);
+    CHECK(inside == Approx(length).margin(1e-3));
+    CHECK(inside + outside == Approx(length_of(line)).margin(1e-3));
   }
 }

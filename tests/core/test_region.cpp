@@ -218,6 +218,22 @@ TEST_CASE("slivers go and the rest stays") {
   CHECK(bounds_of(without_slivers(flag, 0.3)).y1 == Approx(8).margin(0.01));
 }
 
+TEST_CASE("what is open where rings are cut") {
+  const auto square = [](double x, double y, double side) {
+    return Ring{{x, y}, {x + side, y}, {x + side, y + side}, {x, y + side}};
+  };
+  // A window, an island in it, a hole in the island.
+  CHECK(area_of(openings_of({square(0, 0, 30), square(5, 5, 20), square(10, 10, 10)})) == Approx(900 - 400 + 100));
+  // Two that cross fall out together, but for the island in one of them.
+  CHECK(area_of(openings_of({square(0, 0, 20), square(10, 10, 20)})) == Approx(700));
+  CHECK(area_of(openings_of({square(0, 0, 20), square(10, 10, 20), square(2, 2, 5)})) == Approx(675));
+  // In any direction, and such as are elsewhere stay as they are.
+  Ring turned = square(10, 10, 20);
+  std::reverse(turned.begin(), turned.end());
+  CHECK(area_of(openings_of({square(0, 0, 20), turned, square(50, 50, 10), square(52, 52, 4)})) ==
+        Approx(700 + 100 - 16));
+}
+
 TEST_CASE("lines are clipped by regions, and closed ones keep their seam whole") {
   const Region hole = region_of({Ring{{10, -5}, {20, -5}, {20, 5}, {10, 5}}}, FillRule::nonzero);
   const std::vector<Polyline> line{{{{0, 0}, {30, 0}}, false}};

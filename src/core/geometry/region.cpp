@@ -87,34 +87,83 @@ Region combine(const Region& a, const Region& b, Operation operation) {
 
 }  // namespace
 
-Region region_of(const std::vector<Ring>& rings, FillRule rule, Detail detail) {
+namespace {
+
+ClipperLib::Paths united(const ClipperLib::Paths& rings, ClipperLib::PolyFillType fill) {
+  ClipperLib::Paths out;
+  ClipperLib::Clipper clipper;
+  clipper.AddPaths(rings, ClipperLib::ptSubject, true);
+  grid::execute(clipper, ClipperLib::ctUnion, out, fill);
+  return out;
+}
+
+/// The rings that have no vertex on the outline of all: they lie within the others.
+ClipperLib::Paths hidden(const ClipperLib::Paths& rings, const ClipperLib::Paths& outline) {
+  std::vector<std::pair<ClipperLib::cInt, ClipperLib::cInt>> seen;
+  for (const auto& ring : outline) {
+    for (const auto& p : ring) seen.emplace_back(p.X, p.Y);
+  }
+  std::sort(seen.begin(), seen.end());
+  ClipperLib::Paths out;
+  for (const auto& ring : rings) {
+    const bool shows = std::any_of(ring.begin(), ring.end(), [&](const ClipperLib::IntPoint& p) {
+      return std::binary_search(seen.begin(), seen.end(), std::pair(p.X, p.Y));
+    });
+    if (!shows) out.push_back(ring);
+  }
+  return out;
+}
+
+/// What the rings enclose, under `nested` where they lie in each other or apart, and under `crossing` where they cross
+/// or touch: told of each group by itself that may meet.
+Region enclosed(const std::vector<Ring>& rings, FillRule nested, FillRule crossing, Detail detail) {
   std::vector<ClipperLib::Paths> each;
   for (const auto& ring : rings) {
     if (ring.size() > 2) each.push_back({grid::to_grid(ring)});
   }
-  const auto fill = rule == FillRule::evenodd ? ClipperLib::pftEvenOdd : ClipperLib::pftNonZero;
+  const auto fill = crossing == FillRule::evenodd ? ClipperLib::pftEvenOdd : ClipperLib::pftNonZero;
   const auto groups = grid::gathered(each);
   std::vector<ClipperLib::Paths> done(groups.size());
   for_each_index(groups.size(), 32, [&](std::size_t g) {
     ClipperLib::Paths together;
     for (const std::size_t i : groups[g]) together.push_back(each[i].front());
-    if (auto nested = nested_rings(together, rule)) {
-      done[g] = std::move(*nested);
+    if (auto simple = nested_rings(together, nested)) {
+      done[g] = std::move(*simple);
       return;
+    }
+    if (nested != crossing) {
+      for (auto& ring : together) {
+        if (!ClipperLib::Orientation(ring)) std::reverse(ring.begin(), ring.end());
+      }
     }
     // Dense rings that cross themselves would take minutes as they are.
     if (detail == Detail::enough && vertices_in(grid::to_region(together)) > 2 * kDense) {
       for (auto& ring : together) ring = grid::to_grid(thinned(grid::to_mm(ring), kDenseDetail));
     }
-    ClipperLib::Clipper clipper;
-    clipper.AddPaths(together, ClipperLib::ptSubject, true);
-    grid::execute(clipper, ClipperLib::ctUnion, done[g], fill);
+    done[g] = united(together, fill);
+    if (nested != crossing) {
+      ClipperLib::Paths islands = united(hidden(together, done[g]), ClipperLib::pftNonZero);
+      for (auto& ring : islands) {
+        std::reverse(ring.begin(), ring.end());
+        done[g].push_back(std::move(ring));
+      }
+    }
   });
   Region out;
   for (const auto& finished : done) {
     for (const auto& ring : finished) out.rings.push_back(grid::to_mm(ring));
   }
   return out;
+}
+
+}  // namespace
+
+Region region_of(const std::vector<Ring>& rings, FillRule rule, Detail detail) {
+  return enclosed(rings, rule, rule, detail);
+}
+
+Region openings_of(const std::vector<Ring>& rings) {
+  return enclosed(rings, FillRule::evenodd, FillRule::nonzero, Detail::enough);
 }
 
 Region region_of(const Path& path, double chord) {
@@ -153,73 +202,6 @@ std::vector<Region> parts_of(const Region& region) {
   for (const auto& group : grouped(region)) {
     auto& part = out.emplace_back();
     for (const Ring* ring : group) part.rings.push_back(*ring);
-  }
-  return out;
-}
-
-std::vector<Polyline> clip(const std::vector<Polyline>& polylines, const Region& region, bool inside) {
-  if (region.empty()) return inside ? std::vector<Polyline>{} : polylines;
-  // Each polyline is swept with the parts it may meet, not with the whole region.
-  struct Part {
-    ClipperLib::Paths rings;
-    Box box;
-  };
-  std::vector<Part> parts;
-  for (const auto& part : parts_of(region)) {
-    auto& made = parts.emplace_back();
-    for (const auto& ring : part.rings) made.rings.push_back(grid::to_grid(ring));
-    made.box = bounds_of(part);
-  }
-  const Box reach = bounds_of(region);
-  std::vector<Polyline> out;
-  for (const auto& polyline : polylines) {
-    Box box;
-    for (const Vec p : polyline.points) box.add(p);
-    if (!box.overlaps(reach)) {
-      if (!inside) out.push_back(polyline);
-      continue;
-    }
-    ClipperLib::Clipper clipper;
-    clipper.AddPath(grid::to_grid(polyline.points), ClipperLib::ptSubject, false);
-    bool meets = false;
-    for (const auto& part : parts) {
-      if (!part.box.overlaps(box)) continue;
-      clipper.AddPaths(part.rings, ClipperLib::ptClip, true);
-      meets = true;
-    }
-    if (!meets) {
-      if (!inside) out.push_back(polyline);
-      continue;
-    }
-    ClipperLib::PolyTree tree;
-    grid::execute(clipper, inside ? ClipperLib::ctIntersection : ClipperLib::ctDifference, tree,
-                  ClipperLib::pftNonZero);
-    ClipperLib::Paths found;
-    ClipperLib::OpenPathsFromPolyTree(tree, found);
-    std::vector<Polyline> runs;
-    for (const auto& path : found) runs.push_back({grid::to_mm(path), false});
-    // A closed polyline was opened at its start for this: the two runs that meet there are one.
-    if (polyline.closed && !runs.empty()) {
-      const Vec seam = grid::to_mm(grid::to_grid(polyline.points.front()));
-      auto ends_at = [&](const Polyline& r) { return r.points.back() == seam; };
-      auto starts_at = [&](const Polyline& r) { return r.points.front() == seam; };
-      if (runs.size() == 1 && ends_at(runs[0]) && starts_at(runs[0])) {
-        runs[0].closed = true;
-      } else {
-        std::vector<std::size_t> at_seam;
-        for (std::size_t i = 0; i < runs.size(); ++i) {
-          if (ends_at(runs[i]) || starts_at(runs[i])) at_seam.push_back(i);
-        }
-        if (at_seam.size() == 2) {
-          Polyline &a = runs[at_seam[0]], &b = runs[at_seam[1]];
-          if (!ends_at(a)) std::reverse(a.points.begin(), a.points.end());
-          if (!starts_at(b)) std::reverse(b.points.begin(), b.points.end());
-          a.points.insert(a.points.end(), b.points.begin() + 1, b.points.end());
-          runs.erase(runs.begin() + static_cast<std::ptrdiff_t>(at_seam[1]));
-        }
-      }
-    }
-    for (auto& run : runs) out.push_back(std::move(run));
   }
   return out;
 }

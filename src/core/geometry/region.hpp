@@ -31,6 +31,9 @@ inline constexpr double kChord = 0.002;
 enum class Detail { enough, all };
 /// The same for closed rings as they are, in any direction and state.
 [[nodiscard]] Region region_of(const std::vector<Ring>& rings, FillRule rule, Detail detail = Detail::enough);
+/// What is open where the rings are cut, in any direction: within a ring, but not within an island in it, and so on.
+/// Rings that cross or touch each other open what any of them encloses, but for those that lie wholly within the rest.
+[[nodiscard]] Region openings_of(const std::vector<Ring>& rings);
 
 [[nodiscard]] Region unite(const std::vector<Region>& regions);
 [[nodiscard]] Region subtract(const Region& from, const Region& what);
@@ -61,7 +64,8 @@ struct OffsetOptions {
 /// One region for each connected part: an outline with its holes.
 [[nodiscard]] std::vector<Region> parts_of(const Region& region);
 
-/// The stretches of the polylines inside the region, or outside it. Closed polylines that are cut become open ones.
+/// The stretches of the polylines inside the region, or outside it; what runs along an edge counts as inside. Closed
+/// polylines that are cut become open ones.
 [[nodiscard]] std::vector<Polyline> clip(const std::vector<Polyline>& polylines, const Region& region, bool inside);
 
 /// The polylines and rings with vertices left out that lie within `tolerance` mm of what remains (Douglas and Peucker,

@@ -39,26 +39,4 @@ bool Within::touches(const Polyline& polyline) const {
   return Ready::yes(GEOSPreparedIntersects_r(*ready_->geos, ready_->prepared, line.get()));
 }
 
-double Within::length_within(const Polyline& polyline) const {
-  const auto& geos = ready_->geos;
-  const auto whole = ready_->line(polyline);
-  if (Ready::yes(GEOSPreparedCovers_r(*geos, ready_->prepared, whole.get()))) return length_of(polyline);
-  if (!Ready::yes(GEOSPreparedIntersects_r(*geos, ready_->prepared, whole.get()))) return 0;
-  // Each stretch by itself: overlaid as one, those that run over each other would count once.
-  double total = 0;
-  for (std::size_t i = 1; i < polyline.points.size(); ++i) {
-    const Polyline stretch{{polyline.points[i - 1], polyline.points[i]}, false};
-    const auto line = ready_->line(stretch);
-    if (Ready::yes(GEOSPreparedCovers_r(*geos, ready_->prepared, line.get()))) {
-      total += length_of(stretch);
-    } else if (Ready::yes(GEOSPreparedIntersects_r(*geos, ready_->prepared, line.get()))) {
-      const auto inside = geos.own(GEOSIntersection_r(*geos, line.get(), ready_->shape.get()));
-      double length = 0;
-      if (!inside || !GEOSLength_r(*geos, inside.get(), &length)) throw GeometryFailure("step-failed/kernel");
-      total += length;
-    }
-  }
-  return total;
-}
-
 }  // namespace dotlane

@@ -1,4 +1,4 @@
-// How much of a line lies within an area, asked many times of the same area.
+// Whether lines lie within an area or reach into it, asked many times of the same area.
 #pragma once
 
 #include <memory>
@@ -20,8 +20,6 @@ class Within {
   [[nodiscard]] bool holds(const Polyline& line) const;
   /// Whether the polyline reaches into the region anywhere, or its edge.
   [[nodiscard]] bool touches(const Polyline& line) const;
-  /// How much of the polyline lies within, mm.
-  [[nodiscard]] double length_within(const Polyline& line) const;
 
  private:
   struct Ready;

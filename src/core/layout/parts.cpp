@@ -10,7 +10,7 @@
 #include "core/geometry/buckets.hpp"
 #include "core/geometry/clusters.hpp"
 #include "core/geometry/failure.hpp"
-#include "core/geometry/within.hpp"
+#include "core/geometry/region_edges.hpp"
 #include "core/layout/pack/cells.hpp"
 
 namespace dotlane {
@@ -54,9 +54,7 @@ class Inside {
       cell_ = std::max(std::max(box.width(), box.height()) / kSureCells, 1e-3);
       sure_.emplace(std::max(1, static_cast<int>(box.width() / cell_)),
                     std::max(1, static_cast<int>(box.height() / cell_)));
-      const Box w = box.grown(1);
-      const Region around{{{{w.x0, w.y0}, {w.x1, w.y0}, {w.x1, w.y1}, {w.x0, w.y1}}}};
-      sure_->take(pack::cells_of(subtract(around, *form_.region), {box.x0, box.y0}, cell_), 0, 0);
+      sure_->take(pack::cells_beyond(*form_.region, {box.x0, box.y0}, cell_, sure_->width(), sure_->height()), 0, 0);
     }
     const auto at = [&](double v, double from) { return static_cast<int>(std::floor((v - from) / cell_)); };
     const int from = at(b.x0, box.x0), to = at(b.x1, box.x0);
@@ -67,14 +65,14 @@ class Inside {
     return true;
   }
 
-  [[nodiscard]] const Within& within() {
+  [[nodiscard]] const RegionEdges& edges() {
     if (!ready_) ready_.emplace(offset(*form_.region, kOnEdge, {Corners::mitre}));
     return *ready_;
   }
 
  private:
   const Form& form_;
-  std::optional<Within> ready_;
+  std::optional<RegionEdges> ready_;
   std::optional<pack::Grid> sure_;  // which cells of its box do not lie wholly within it
   double cell_ = 1;
 };
@@ -89,9 +87,9 @@ struct OuterContour {
     const Vec by = course->moved * -1;
     const Box b = other.box;
     return inside->surely_holds({b.x0 + by.x, b.y0 + by.y, b.x1 + by.x, b.y1 + by.y}) ||
-           inside->within().holds(seen(other));
+           inside->edges().holds(seen(other));
   }
-  [[nodiscard]] double length_within(const Course& other) const { return inside->within().length_within(seen(other)); }
+  [[nodiscard]] double length_within(const Course& other) const { return inside->edges().length_within(seen(other)); }
 
  private:
   // Where the other one is for the form.
@@ -184,7 +182,7 @@ class Bodies {
         const Region hole = transformed(*c->form->region, Affine::move(by.x, by.y));
         holes.insert(holes.end(), hole.rings.begin(), hole.rings.end());
       }
-      known->second = subtract(*own.form->region, region_of(holes, FillRule::evenodd));
+      known->second = subtract(*own.form->region, openings_of(holes));
     }
     return {known->second, own.map()};
   }

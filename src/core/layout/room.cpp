@@ -39,7 +39,7 @@ Region packed_shape(const Drawing& drawing, const Part& part) {
       if (all || !std::all_of(line.points.begin(), line.points.end(), [&](Vec q) { return body.contains(q); }))
         lines.push_back(std::move(line));
     }
-    if (lines.size() <= kMostOver) lines = clip(lines, part.body(), false);
+    if (lines.size() <= kMostOver) lines = clip(lines, shape, false);
     std::size_t points = 0;
     for (const auto& line : lines) points += line.points.size();
     const bool many = lines.size() > kMostOver || points > kMostPointsOver;

@@ -28,15 +28,23 @@ std::vector<Run> merged(std::vector<Run> runs) {
 
 }  // namespace
 
-std::vector<Run> cells_of(const Region& region, Vec origin, double cell) {
-  std::vector<Run> out;
-  std::vector<std::pair<int, double>> crossings;  // of the middle of each row
+namespace {
+
+/// Where the edges of a region lie in the grid.
+struct Edges {
+  std::vector<Run> runs;                          // the cells that they pass through
+  std::vector<std::pair<int, double>> crossings;  // of the middle of each row, from left to right
+};
+
+void add(std::vector<Run>& to, int row, double x0, double x1, double left, double cell) {
+  const int first = static_cast<int>(std::floor((x0 + kNothing - left) / cell));
+  const int last = static_cast<int>(std::ceil((x1 - kNothing - left) / cell)) - 1;
+  if (last >= first) to.push_back({row, first, last});
+}
+
+Edges edges_of(const Region& region, Vec origin, double cell) {
+  Edges out;
   const auto row_of = [&](double y) { return static_cast<int>(std::floor((y - origin.y) / cell)); };
-  const auto add = [&](int row, double x0, double x1) {
-    const int from = static_cast<int>(std::floor((x0 + kNothing - origin.x) / cell));
-    const int to = static_cast<int>(std::ceil((x1 - kNothing - origin.x) / cell)) - 1;
-    if (to >= from) out.push_back({row, from, to});
-  };
   for (const auto& ring : region.rings) {
     for (std::size_t i = 0; i < ring.size(); ++i) {
       Vec a = ring[i], b = ring[(i + 1) % ring.size()];
@@ -49,18 +57,42 @@ std::vector<Run> cells_of(const Region& region, Vec origin, double cell) {
         const auto x_at = [&](double y) { return b.y > a.y ? a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y) : a.x; };
         if (b.y - a.y <= kNothing) {
           // A level edge on the line between two rows bounds the inside, which the other edges tell.
-          if (std::min(a.y - top, bottom - b.y) > kNothing) add(row, std::min(a.x, b.x), std::max(a.x, b.x));
+          if (std::min(a.y - top, bottom - b.y) > kNothing)
+            add(out.runs, row, std::min(a.x, b.x), std::max(a.x, b.x), origin.x, cell);
         } else {
-          add(row, std::min(x_at(y0), x_at(y1)), std::max(x_at(y0), x_at(y1)));
+          add(out.runs, row, std::min(x_at(y0), x_at(y1)), std::max(x_at(y0), x_at(y1)), origin.x, cell);
         }
-        if (a.y <= middle && middle < b.y) crossings.emplace_back(row, x_at(middle));
+        if (a.y <= middle && middle < b.y) out.crossings.emplace_back(row, x_at(middle));
       }
     }
   }
-  std::sort(crossings.begin(), crossings.end());
+  std::sort(out.crossings.begin(), out.crossings.end());
+  return out;
+}
+
+}  // namespace
+
+std::vector<Run> cells_of(const Region& region, Vec origin, double cell) {
+  auto [runs, crossings] = edges_of(region, origin, cell);
   for (std::size_t i = 0; i + 1 < crossings.size(); i += 2)
-    add(crossings[i].first, crossings[i].second, crossings[i + 1].second);
-  return merged(std::move(out));
+    add(runs, crossings[i].first, crossings[i].second, crossings[i + 1].second, origin.x, cell);
+  return merged(std::move(runs));
+}
+
+std::vector<Run> cells_beyond(const Region& region, Vec origin, double cell, int width, int height) {
+  auto [runs, crossings] = edges_of(region, origin, cell);
+  const double right = origin.x + width * cell;
+  std::size_t i = 0;
+  for (int row = 0; row < height; ++row) {
+    double from = origin.x;
+    while (i < crossings.size() && crossings[i].first < row) ++i;
+    for (; i + 1 < crossings.size() && crossings[i].first == row; i += 2) {
+      add(runs, row, from, crossings[i].second, origin.x, cell);
+      from = crossings[i + 1].second;
+    }
+    add(runs, row, from, right, origin.x, cell);
+  }
+  return merged(std::move(runs));
 }
 
 std::vector<Run> rim_of(const std::vector<Run>& runs) {

@@ -19,6 +19,9 @@ struct Run {
 /// (0, 0) is at `origin`. Less than 5 µm counts as nothing.
 [[nodiscard]] std::vector<Run> cells_of(const Region& region, Vec origin, double cell);
 
+/// Every cell of a grid of so many columns and rows that does not lie wholly within the region.
+[[nodiscard]] std::vector<Run> cells_beyond(const Region& region, Vec origin, double cell, int width, int height);
+
 /// The cells around these, corners included: where a shape is that touches something.
 [[nodiscard]] std::vector<Run> rim_of(const std::vector<Run>& runs);
 
