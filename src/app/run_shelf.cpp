@@ -44,7 +44,7 @@ void let_run_be(const QString& folder) {
 }
 
 void tidy_runs() {
-  constexpr int kKept = 30;
+  constexpr int kRunsKept = 30;
   int kept = 0;
   for (const QFileInfo& run : all_runs()) {
     const QString folder = run.absoluteFilePath();
@@ -54,7 +54,7 @@ void tidy_runs() {
     if (state && !probe.open(journal_in(folder))) continue;  // somebody is at it
     // What lay on the mat of a run that is over for good is of no use any more.
     QFile::remove(folder + QStringLiteral("/mat.jsonl"));
-    if (!state || ++kept > kKept) QDir(folder).removeRecursively();
+    if (!state || ++kept > kRunsKept) QDir(folder).removeRecursively();
   }
 }
 

@@ -25,9 +25,6 @@ class Monkey {
     QObject::connect(&closer_, &QTimer::timeout, [this] {
       if (QWidget* popup = QApplication::activePopupWidget()) popup->close();
       if (QWidget* modal = QApplication::activeModalWidget()) modal->close();
-      for (QWidget* other : QApplication::topLevelWidgets()) {
-        if (other != &o_.window && qobject_cast<MainWindow*>(other) && other->isVisible()) other->close();
-      }
     });
     closer_.start(25);
   }
@@ -74,6 +71,13 @@ class Monkey {
       }
     }
     QCoreApplication::processEvents();
+  }
+  /// Other windows go, as by hand: never while one of them has a menu or a question open.
+  void close_others() {
+    for (QWidget* other : QApplication::topLevelWidgets()) {
+      if (other != &o_.window && qobject_cast<MainWindow*>(other) && other->isVisible()) other->close();
+    }
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
   }
   /// What it copies and fills over and over only takes time: large projects are tried elsewhere. To be asked once what
   /// the last event began has ended, so that the answer is the same on every machine.
@@ -175,17 +179,24 @@ void let_loose(const char* name) {
     Monkey monkey(o, static_cast<unsigned>(seed));
     QElapsedTimer clock;
     clock.start();
+    qint64 slowest = 0;
+    int slowest_at = 0;
     for (int event = 1; event <= events; ++event) {
       if (clock.elapsed() > seconds * 1000) {
         WARN(name << ", seed " << seed << ": time was up after " << event - 1 << " of " << events << " events");
         break;
       }
       CAPTURE(event);
+      const qint64 began = clock.elapsed();
       monkey.act();
+      monkey.close_others();
       if (!hasty) o.session().settle();
       monkey.keep_small();
+      if (const qint64 took = clock.elapsed() - began; took > slowest) slowest = took, slowest_at = event;
       if (event % 100 == 0) check_whole(o);
     }
+    monkey.close_others();
+    WARN(name << ", seed " << seed << ": event " << slowest_at << " took longest, " << slowest << " ms");
   }
 }
 

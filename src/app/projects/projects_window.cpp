@@ -140,9 +140,9 @@ ProjectsWindow::ProjectsWindow(Session& session, QWidget* parent)
   connect(desk_, &ProjectDesk::changed, this, &ProjectsWindow::find);
   connect(desk_, &ProjectDesk::said, this, [this](const QString& what, bool) { count_->setText(what); });
   connect(tiles_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &ProjectsWindow::showChosen);
-  connect(tiles_, &QListView::activated, this, [this] { open(false); });
-  connect(open_, &QPushButton::clicked, this, [this] { open(false); });
-  connect(beside_, &QPushButton::clicked, this, [this] { open(true); });
+  connect(tiles_, &QListView::activated, this, [this] { openChosen(false); });
+  connect(open_, &QPushButton::clicked, this, [this] { openChosen(false); });
+  connect(beside_, &QPushButton::clicked, this, [this] { openChosen(true); });
   connect(bring_, &QPushButton::clicked, this, &ProjectsWindow::bring);
   connect(pieces_, &QListWidget::itemSelectionChanged, this, [this] {
     said_->hide();
@@ -303,7 +303,7 @@ void ProjectsWindow::updateButtons() {
                                .replace(u'&', QStringLiteral("&&")));
 }
 
-void ProjectsWindow::open(bool beside) {
+void ProjectsWindow::openChosen(bool beside) {
   const FoundProject* found = chosen();
   if (!found || !found->trouble.empty()) return;
   const QString path = qs(found->path);

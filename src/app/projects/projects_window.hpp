@@ -33,7 +33,7 @@ class ProjectsWindow : public QDialog {
   void list(const std::vector<FoundProject>& found);
   void showChosen();
   void updateButtons();
-  void open(bool beside);
+  void openChosen(bool beside);
   void bring();
   void fillFolders();
   void addFolder();

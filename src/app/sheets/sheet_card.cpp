@@ -39,7 +39,7 @@ SheetCard::SheetCard(Session& session, SheetDesk& desk, QWidget* parent)
     auto* f = new NumberField(name, kind, this, unit, decimals);
     f->setRange(low, high);
     form->addRow(make_label(label, "quiet", this), f);
-    connect(f, &NumberField::edited, this, [this, name, change](double v) { change(name, v); });
+    connect(f, &NumberField::edited, this, [name, change](double v) { change(name, v); });
     connect(f, &NumberField::committed, &session_, &Session::seal);
     return f;
   };
