@@ -14,6 +14,8 @@ int main(int argc, char** argv) {
   QApplication::setOrganizationName(QStringLiteral("dot-lane"));
   QApplication::setApplicationDisplayName(QStringLiteral("Dot Lane"));
   QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
+  QApplication::setDesktopFileName(QStringLiteral("org.dotlane.DotLane"));
+  QApplication::setWindowIcon(QIcon::fromTheme(QStringLiteral("dot-lane")));
   QCommandLineParser options;
   options.setApplicationDescription(
       QApplication::translate("main", "Plans and rehearses multi-tool jobs for a small craft cutter."));

@@ -10,6 +10,8 @@
 #include "core/shape/clip.hpp"
 #include "core/shape/evaluate.hpp"
 #include "core/text_scan.hpp"
+#include "render/job_export.hpp"
+#include "render/project_picture.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -83,6 +85,21 @@ int bring(Options o, bool) {
   }
   DrawingCache cache;
   need(save_project(brought_over(std::move(project), other, evaluate(other, cache), ids), *out));
+  return 0;
+}
+
+int thumbnail(Options o, bool json) {
+  const auto out = o.value("-o");
+  const double size = o.number("--size", 256);
+  const std::string file = o.positional("the project");
+  o.finish();
+  if (!out) refuse("-o FILE.png is missing");
+  if (!(size >= 16 && size <= 4096)) refuse("--size is from 16 to 4096 pixels");
+  const Input input = load(file);
+  DrawingCache cache;
+  const int side = static_cast<int>(size);
+  need(write_png(project_picture(input.project, evaluate(input.project, cache), {side, side}), *out));
+  if (json) print_json({{"file", *out}, {"pixels", side}});
   return 0;
 }
 

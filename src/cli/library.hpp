@@ -9,5 +9,7 @@ namespace dotlane::cli {
 int projects(Options options, bool json);
 /// bring P --from Q --piece ID|NAME -o P2
 int bring(Options options, bool json);
+/// thumbnail P -o FILE.png [--size 256]
+int thumbnail(Options options, bool json);
 
 }  // namespace dotlane::cli

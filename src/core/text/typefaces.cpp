@@ -3,10 +3,10 @@
 #include <fontconfig/fontconfig.h>
 
 #include <algorithm>
-#include <filesystem>
 #include <set>
 
 #include "core/latest.hpp"
+#include "core/places.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -88,21 +88,15 @@ class OpenFaces {
 
 }  // namespace
 
-std::string typefaces_folder() {
-  namespace fs = std::filesystem;
-  std::error_code trouble;
-  const fs::path program = fs::read_symlink("/proc/self/exe", trouble);
-  const fs::path installed = program.parent_path().parent_path() / "share" / "dot-lane" / "typefaces";
-  if (!trouble && fs::is_directory(installed, trouble)) return installed.string();
-  return DOTLANE_TYPEFACES;
-}
+std::string typefaces_folder() { return shipped("typefaces"); }
 
 const std::vector<Typeface>& shipped_typefaces() {
   static const std::vector<Typeface> all = [] {
     std::vector<Typeface> out;
+    const std::string folder = typefaces_folder() + "/";
     for (const auto& s : kShipped) {
       const std::string file = s.file;
-      out.push_back({s.name, s.summary, typefaces_folder() + "/" + file, 0, true, file.ends_with(".jhf")});
+      out.push_back({s.name, s.summary, folder + file, 0, true, file.ends_with(".jhf")});
     }
     return out;
   }();

@@ -28,7 +28,7 @@ struct Typeface {
 [[nodiscard]] Result<std::shared_ptr<const Face>> find_face(const std::string& name_or_file,
                                                             const AxisValues& axes = {});
 
-/// Where the shipped typefaces lie: beside the program, or in the source tree it was built from.
+/// Where the shipped typefaces lie.
 [[nodiscard]] std::string typefaces_folder();
 
 }  // namespace dotlane
