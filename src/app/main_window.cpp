@@ -233,6 +233,16 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     run_->clear();
     if (!session_.path().isEmpty()) remember(session_.path());
   });
+  connect(&session_, &Session::pagesLeft, this, [this](const QString& file, int page, int pages) {
+    constexpr int kMostOffered = 4;
+    std::vector<Notice::Choice> choices;
+    for (int next = page + 1; next <= pages && next <= page + kMostOffered; ++next)
+      choices.push_back({tr("page %1").arg(next), [this, file, next] { session_.bringIn({file}, next); }});
+    if (choices.empty()) return;
+    choices.push_back({tr("that is all"), {}});
+    notice_->ask(tr("Page %1 of %2 of %3 is here. Another one?").arg(page).arg(pages).arg(QFileInfo(file).fileName()),
+                 std::move(choices));
+  });
   connect(&session_, &Session::broughtIn, this, [this](int id) {
     const Piece* piece = find_piece(session_.project(), id);
     if (!piece) return;

@@ -94,7 +94,8 @@ class Session : public QObject {
   /// Takes up unsaved work that an ended program left; the project stays modified. The file is kept until the work
   /// stands in an autosave of our own. False when it cannot be read, which is said.
   bool recover(const QString& left, const QString& path);
-  void bringIn(const QStringList& files);
+  /// Of files with several pages, `page`.
+  void bringIn(const QStringList& files, int page = 1);
   /// A picture under that name: it is read and traced aside.
   void bringInPicture(const QString& name, std::function<Result<Picture>()> read);
   /// Saves aside, once edits under way are there; saves follow one another. A file that was changed since it was read
@@ -140,6 +141,8 @@ class Session : public QObject {
   void fileChanged();  ///< path, name or modified state
   void opened();       ///< another project is here; views should fit it
   void broughtIn(int piece);
+  /// The file that was just brought in has others.
+  void pagesLeft(const QString& file, int page, int pages);
   void said(const QString& message, bool problem);
   void pickingAsked(Picking what);  ///< what a value is to be clicked on the bench for
   void changedOutside(const QString& path, const std::function<void(bool)>& then);

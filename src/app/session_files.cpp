@@ -119,7 +119,7 @@ bool Session::recover(const QString& left, const QString& path) {
   return true;
 }
 
-void Session::bringIn(const QStringList& files) {
+void Session::bringIn(const QStringList& files, int page) {
   for (const QString& file : files) {
     const std::string name = file.toStdString();
     if (is_picture(name)) {
@@ -129,17 +129,19 @@ void Session::bringIn(const QStringList& files) {
     const int epoch = reading_epoch_;
     ++reading_;
     emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
-    aside([this, file, name, epoch, cache = cache_, before = project()]() -> std::function<void()> {
+    aside([this, file, name, epoch, page, cache = cache_, before = project()]() -> std::function<void()> {
       auto art = std::make_shared<Result<Artwork>>(tl::unexpected<Error>(Error{}));
-      auto bytes = read_file(name, SvgOptions{}.max_bytes);
-      *art = bytes ? read_artwork(*bytes, name) : tl::unexpected<Error>(bytes.error());
+      ReadOptions options;
+      options.page = page;
+      auto bytes = read_file(name, options.max_bytes);
+      *art = bytes ? read_artwork(*bytes, name, options) : tl::unexpected<Error>(bytes.error());
       auto next = std::make_shared<Project>();
       int id = 0;
       if (*art) {
         *next = brought_in(before, **art, name, &id);
         (void)evaluate(*next, *cache);
       }
-      return [this, art, next, before, id, file, epoch]() mutable {
+      return [this, art, next, before, id, file, epoch, page]() mutable {
         --reading_;
         emit readingChanged({});
         if (epoch != reading_epoch_) return;
@@ -151,6 +153,10 @@ void Session::bringIn(const QStringList& files) {
         commit(std::move(*next), tr("Bring in %1").arg(QFileInfo(file).fileName()));
         select({{id, ""}});
         emit broughtIn(id);
+        for (const auto& note : (*art)->notes) {
+          if (note.code == "pages-left-out")
+            emit pagesLeft(file, page, static_cast<int>(std::get<double>(note.figures.at("pages"))));
+        }
       };
     });
   }

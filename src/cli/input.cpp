@@ -56,10 +56,11 @@ std::unique_ptr<QGuiApplication> application() {
   return app;
 }
 
-Input load(const std::string& path, double per_inch) {
+Input load(const std::string& path, double per_inch, int page) {
   if (ends_with(path, ".dotlane")) return {need(load_project(path)), std::nullopt};
-  SvgOptions options;
+  ReadOptions options;
   options.assumed_per_inch = per_inch;
+  options.page = page;
   const std::string bytes = need(read_file(path, options.max_bytes));
   Artwork art = need(read_artwork(bytes, path, options));
   Project project = new_project(std::filesystem::path(path).stem().string());

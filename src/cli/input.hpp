@@ -27,7 +27,7 @@ struct Input {
   std::optional<Artwork> art;
 };
 
-/// A project, or a drawing as a project of one piece.
-[[nodiscard]] Input load(const std::string& path, double per_inch = 96);
+/// A project, or a drawing as a project of one piece; of a file with several pages, one.
+[[nodiscard]] Input load(const std::string& path, double per_inch = 96, int page = 1);
 
 }  // namespace dotlane::cli

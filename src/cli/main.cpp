@@ -34,10 +34,11 @@ namespace {
 
 constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
 
-  inspect FILE                 what is in a drawing or project: size, lines, lengths, areas, findings
+  inspect FILE [--page N]      what is in a drawing or project: size, lines, lengths, areas, findings
   import FILE -o P.dotlane     a project with the drawing as a piece
-         [--role '#rrggbb=ROLE[:TOOL]']...  roles (cut score draw foil engrave print guide) and tools by colour
+         [--role '#rrggbb=ROLE[:TOOL]']...   roles (cut score draw foil engrave print guide) and tools by colour
          [--per-inch N]        artwork units per inch, for a file that states no size (96)
+         [--page N]            of a PDF with several (1)
          [--stock ID] [--name NAME] [--split-layers] [--bring-on]
   shape STEP IN.svg -o OUT.svg [--VALUE ...] [--with OTHER.svg]
                                one step of a recipe: offset join cut-away overlap divide trim simplify drop-small...
@@ -113,6 +114,8 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                by name, piece, what is lettered, stock; --in: those of a folder are taken in first
   bring P --from Q --piece ID|NAME [--piece ...] -o P2.dotlane
                                pieces of another project, with the stocks and tools that they want
+  thumbnail P -o FILE.png [--size 256]
+                               a small picture of the whole project, as file managers show it
   print P -o FILE.pdf|FILE.png [--sheet N] [--per-mm N]
                                what is printed before it is cut, with bleed and marks: one page a sheet, as large as the sheet
   export P -o FILE             .svg .dxf .hpgl .plt .gcode .nc .png .pdf  [--sheet N] [--pass N] [--per-mm N]
@@ -123,15 +126,16 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                stocks in use whose colours hardly differ, what the lesser ones carry, sheets saved as one
   tools P | stocks P           what the rack and the shelf hold, with their ids
 
-P is a .dotlane project; where it is an .svg drawing, it is taken as import would take it.
+P is a .dotlane project; where it is a drawing (SVG, DXF, PDF, PostScript, HPGL), it is taken as import would take it.
 Exit codes: 0 done, 1 findings of severity error or outlines without room (pack), 2 bad use or unreadable input.
 )";
 
 int inspect(Options o, bool json) {
   const double per_inch = o.number("--per-inch", 96);
+  const int page = static_cast<int>(o.number("--page", 1));
   const std::string file = o.positional("the file");
   o.finish();
-  const Input input = load(file, per_inch);
+  const Input input = load(file, per_inch, page);
   DrawingCache cache;
   const Json report = inspect_report(input.project, derive(input.project, cache), input.art ? &*input.art : nullptr);
   json ? print_json(report) : print(inspect_text(report));
@@ -169,13 +173,14 @@ int import(Options o, bool json) {
   const auto out = o.value("-o");
   const auto roles = o.values("--role");
   const double per_inch = o.number("--per-inch", 0);
+  const int page = static_cast<int>(o.number("--page", 1));
   const auto stock = o.value("--stock");
   const auto name = o.value("--name");
   const bool split = o.flag("--split-layers"), bring = o.flag("--bring-on");
   const std::string file = o.positional("the drawing");
   o.finish();
   if (!out) refuse("-o P.dotlane is missing");
-  Input input = load(file, per_inch > 0 ? per_inch : 96);
+  Input input = load(file, per_inch > 0 ? per_inch : 96, page);
   Project& project = input.project;
   if (per_inch > 0 && input.art && input.art->unit_source == UnitSource::assumed) {
     const int piece = project.pieces.front()->id;
@@ -387,6 +392,7 @@ int run(std::vector<std::string> words) {
   if (command == "shelf") return shelf_command(std::move(o), json);
   if (command == "cost") return cost_command(std::move(o), json);
   if (command == "log") return log_command(std::move(o), json);
+  if (command == "thumbnail") return thumbnail(std::move(o), json);
   if (command == "print") return print_command(std::move(o), json);
   if (command == "sheet") return sheet_command(std::move(o), json);
   if (command == "export") return export_command(std::move(o), json);

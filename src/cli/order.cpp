@@ -38,7 +38,7 @@ int order(Options o, bool json) {
   if (!seconds || !(*seconds >= 0 && *seconds <= 3600))
     refuse("--seconds wants a number from 0 to 3600, not \"" + *tried + "\"");
   const Vec from = start ? place_value("--start", *start) : Vec{0, 0};
-  SvgOptions options;
+  ReadOptions options;
   options.assumed_per_inch = per_inch;
   const Artwork art = need(read_artwork(need(read_file(file, options.max_bytes)), file, options));
   std::vector<Polyline> strokes;

@@ -21,7 +21,7 @@ std::vector<Region> shapes_in(const Artwork& art) {
 }
 
 Artwork drawing_in(const std::string& file, double per_inch) {
-  SvgOptions options;
+  ReadOptions options;
   options.assumed_per_inch = per_inch;
   return need(read_artwork(need(read_file(file, options.max_bytes)), file, options));
 }

@@ -31,6 +31,13 @@ std::span<const Template> making_in_english() {
        "and "
        "bring the file in again."},
       {"image-left-out", "[{piece}: ]{pictures|n:picture was:pictures were} left out: only lines can be cut or drawn."},
+      {"pages-left-out",
+       "[{piece}: ]The file has {pages} pages, of which page {page|0} came in; the others are brought in with Ctrl+I "
+       "as well."},
+      {"scale-unknown",
+       "[{piece}: ]The file scales its drawing to corners that only its machine knows; taken for A4 it is {width|mm1} "
+       "x "
+       "{height|mm1}: measure it and set its size."},
       {"kinds-left-out",
        "[{piece}: ]{objects|n:thing is:things are} of a kind that is not drawn here and {objects?was:were} left out, "
        "{first} "

@@ -16,7 +16,7 @@ using namespace dotlane::test;
 
 namespace {
 
-Artwork art_of(const std::string& name, const SvgOptions& options = {}) {
+Artwork art_of(const std::string& name, const ReadOptions& options = {}) {
   const auto bytes = read_file(std::string(DOTLANE_TEST_DATA) + "/svg/" + name);
   REQUIRE(bytes);
   auto art = read_svg(*bytes, name, options);
@@ -46,13 +46,13 @@ TEST_CASE("a file without physical size is assumed at 96 per inch and offers 90 
   REQUIRE(noted(art, "size-assumed"));
   CHECK(sentence(art.notes.front()).find("135.5 mm x 108.4 mm") != std::string::npos);  // at 90
   CHECK(sentence(art.notes.front()).find("169.3 mm x 135.5 mm") != std::string::npos);  // at 72
-  SvgOptions at_72;
+  ReadOptions at_72;
   at_72.assumed_per_inch = 72;
   CHECK(art_of("08_no_size.svg", at_72).width_mm == Approx(480 / 72.0 * 25.4));
 }
 
 TEST_CASE("stated sizes are kept whatever is assumed elsewhere") {
-  SvgOptions at_72;
+  ReadOptions at_72;
   at_72.assumed_per_inch = 72;
   const Artwork art = art_of("03_arcs.svg", at_72);
   CHECK(art.unit_source == UnitSource::stated);
@@ -141,7 +141,7 @@ TEST_CASE("curves stay curves") {
 }
 
 TEST_CASE("limits end a reading early") {
-  SvgOptions small;
+  ReadOptions small;
   small.max_segments = 3;
   const auto art =
       read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 L1 1 L2 0 L3 1 L4 0"/></svg>)", "s.svg", small);

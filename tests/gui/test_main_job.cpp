@@ -234,3 +234,30 @@ TEST_CASE("a DXF drawing without units comes in, its unit is asked, and it goes 
   CHECK(back->width_mm == Approx(4 * 25.4).margin(1e-4));
   CHECK(back->height_mm == Approx(3 * 25.4).margin(1e-4));
 }
+
+TEST_CASE("a PDF comes in a page at a time, and the others are offered") {
+  Opened o(QString{});
+  const QString file = o.folder.filePath(QStringLiteral("signs.pdf"));
+  {
+    QFile pdf(file);
+    REQUIRE(pdf.open(QIODevice::WriteOnly));
+    // Two pages: a line of 72 pt, and one of 144 pt. Without a table of where things are, which readers make anew.
+    pdf.write(
+        "%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n2 0 obj<</Type/Pages/Kids[3 0 R 5 0 R]/Count 2>>endobj\n"
+        "3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Contents 4 0 R>>endobj\n"
+        "4 0 obj<</Length 21>>stream\n10 10 m 82 10 l S    \nendstream endobj\n"
+        "5 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 200 100]/Contents 6 0 R>>endobj\n"
+        "6 0 obj<</Length 21>>stream\n10 10 m 154 10 l S   \nendstream endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n");
+  }
+  o.answers.open = {file};
+  o.click("ledger-bring-in");
+  REQUIRE(o.project().pieces.size() == 1);
+  CHECK(o.session().drawing().bounds().width() == Approx(25.4).margin(1e-3));
+  CHECK(o.find<Notice>("notice")->message().contains(QStringLiteral("Page 1 of 2 of signs.pdf")));
+  o.answer(QStringLiteral("page 2"));
+  o.session().settle();
+  REQUIRE(o.project().pieces.size() == 2);
+  double widest = 0;
+  for (const auto& piece : o.session().drawing().pieces) widest = std::max(widest, piece->bounds.width());
+  CHECK(widest == Approx(50.8).margin(1e-3));
+}

@@ -5,6 +5,9 @@
 #include <algorithm>
 
 #include "core/format/dxf_reader.hpp"
+#include "core/format/hpgl_reader.hpp"
+#include "core/format/pdf_reader.hpp"
+#include "core/format/svg_reader.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -45,17 +48,20 @@ bool looks_like_dxf(std::string_view bytes) {
 
 }  // namespace
 
-Result<Artwork> read_artwork(std::string_view bytes, const std::string& file_name, const SvgOptions& options) {
+Result<Artwork> read_artwork(std::string_view bytes, const std::string& file_name, const ReadOptions& options) {
   if (bytes.starts_with("\x1f\x8b")) {
     const auto text = unpacked_gzip(bytes, file_name, options.max_bytes);
     if (!text) return tl::unexpected<Error>(text.error());
     return read_svg(*text, file_name, options);
   }
+  if (looks_like_pdf(bytes)) return read_pdf(bytes, file_name, options);
+  if (looks_like_hpgl(bytes)) return read_hpgl(bytes, file_name, options);
   return looks_like_dxf(bytes) ? read_dxf(bytes, file_name, options) : read_svg(bytes, file_name, options);
 }
 
 const std::vector<std::string>& artwork_endings() {
-  static const std::vector<std::string> endings{".svg", ".svgz", ".dxf"};
+  static const std::vector<std::string> endings{".svg", ".svgz", ".dxf", ".pdf", ".eps",
+                                                ".ps",  ".hpgl", ".hpg", ".plt"};
   return endings;
 }
 

@@ -49,7 +49,7 @@ struct DxfRefusal {
 
 class DxfReader {
  public:
-  DxfReader(const std::string& file, const SvgOptions& options) : file_(file), options_(options) {}
+  DxfReader(const std::string& file, const ReadOptions& options) : file_(file), options_(options) {}
 
   Artwork read(const std::vector<DxfGroup>& groups) {
     for (std::size_t i = 0; i < groups.size(); ++i) {
@@ -73,7 +73,7 @@ class DxfReader {
   };
 
   const std::string& file_;
-  const SvgOptions& options_;
+  const ReadOptions& options_;
   std::optional<double> unit_mm_;
   std::map<std::string, DxfLayer, std::less<>> layers_;
   std::set<std::string, std::less<>> dashed_types_;
@@ -531,7 +531,7 @@ int nearest_dxf_color(Color color) {
   return best;
 }
 
-Result<Artwork> read_dxf(std::string_view bytes, const std::string& file_name, const SvgOptions& options) {
+Result<Artwork> read_dxf(std::string_view bytes, const std::string& file_name, const ReadOptions& options) {
   if (bytes.size() > options.max_bytes)
     return fail(ErrorKind::unsupported,
                 "the file is larger than " + std::to_string(options.max_bytes >> 20) + " MB; split the drawing",

@@ -5,7 +5,7 @@
 #include <string_view>
 
 #include "core/error.hpp"
-#include "core/format/svg_reader.hpp"
+#include "core/format/read_options.hpp"
 #include "core/project/artwork.hpp"
 
 namespace dotlane {
@@ -21,7 +21,7 @@ namespace dotlane {
 /// resolving units, blocks or colours, do not say where something is wrong, and one of them had its memory overrun by
 /// hostile files. The tests read what we write, and write what we read, with ezdxf, which is not ours.
 [[nodiscard]] Result<Artwork> read_dxf(std::string_view bytes, const std::string& file_name,
-                                       const SvgOptions& options = {});
+                                       const ReadOptions& options = {});
 
 /// The colour of an index of the format's own palette (1 to 255); black where a screen shows white on black.
 [[nodiscard]] Color dxf_color(int index);

@@ -32,7 +32,7 @@ std::string_view local_name(std::string_view name) {
 
 class Reader {
  public:
-  Reader(std::string_view bytes, const std::string& file, const SvgOptions& options)
+  Reader(std::string_view bytes, const std::string& file, const ReadOptions& options)
       : bytes_(bytes), file_(file), options_(options) {}
 
   Artwork read() {
@@ -64,7 +64,7 @@ class Reader {
  private:
   std::string_view bytes_;
   const std::string& file_;
-  const SvgOptions& options_;
+  const ReadOptions& options_;
   pugi::xml_document document_;
   std::string_view prefix_;
   StyleSheet sheet_;
@@ -645,7 +645,7 @@ class Reader {
 
 }  // namespace
 
-Result<Artwork> read_svg(std::string_view bytes, const std::string& file_name, const SvgOptions& options) {
+Result<Artwork> read_svg(std::string_view bytes, const std::string& file_name, const ReadOptions& options) {
   try {
     return Reader(bytes, file_name, options).read();
   } catch (Refusal& refusal) {
