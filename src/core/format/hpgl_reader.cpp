@@ -142,7 +142,7 @@ class HpglDrawing {
     };
     if (code == "IN" || code == "DF") {
       reset();
-      if (code == "IN") p1_.reset(), p2_.reset(), window_ = {};
+      if (code == "IN") p1_.reset(), p2_.reset();
     } else if (code == "PU" || code == "PD") {
       pen_down_ = code == "PD";
       if (!pen_down_) end_run();
@@ -169,10 +169,8 @@ class HpglDrawing {
       end_run();
       scale_.reset();
       if (n.size() >= 4) scale_ = n;
-      if (scale_ && !p1_) unsure_ = true;
+      if (scale_ && !p1_ && !(n.size() > 4 && n[4] == 2)) unsure_ = true;
     } else if (code == "IW") {
-      window_ = {};
-      if (n.size() >= 4) window_.add(Vec{n[0], n[1]}), window_.add(Vec{n[2], n[3]});
       if (n.size() >= 4) ++windows_;
     } else if (code == "AA" || code == "AR") {
       if (n.size() >= 3) arc(code == "AR" ? at_ + Vec{n[0], n[1]} : Vec{n[0], n[1]}, n[2]);
@@ -279,7 +277,7 @@ class HpglDrawing {
     const Vec half = turned(degrees / 2), to = std::abs(degrees) >= 360 ? at_ : turned(degrees);
     if (drawing() && radius > 0 && degrees != 0) {
       auto& segments = run().segments;
-      const double scale = kUnit * largest_step();
+      const double scale = to_mm().max_stretch();
       append_arc(segments, at_, radius, radius, 0, false, degrees > 0, half, scale);
       append_arc(segments, half, radius, radius, 0, false, degrees > 0, to, scale);
       segments_ += 4;
@@ -301,7 +299,7 @@ class HpglDrawing {
     if (!(radius > 0)) return;
     const Vec centre = at_;
     Contour out{centre + Vec{radius, 0}, {}, true};
-    const double scale = kUnit * largest_step();
+    const double scale = to_mm().max_stretch();
     append_arc(out.segments, out.start, radius, radius, 0, false, true, centre - Vec{radius, 0}, scale);
     append_arc(out.segments, centre - Vec{radius, 0}, radius, radius, 0, false, true, out.start, scale);
     out.segments.back().end = out.start;
@@ -320,13 +318,12 @@ class HpglDrawing {
     };
     sweep = std::clamp(sweep, -360.0, 360.0);
     Contour out{centre, {Segment::line(rim(from))}, true};
-    const double scale = kUnit * largest_step(), r = std::abs(radius);
+    const double scale = to_mm().max_stretch(), r = std::abs(radius);
     append_arc(out.segments, rim(from), r, r, 0, false, sweep > 0, rim(from + sweep / 2), scale);
     append_arc(out.segments, rim(from + sweep / 2), r, r, 0, false, sweep > 0, rim(from + sweep), scale);
     out.segments.push_back(Segment::line(centre));
     closed(std::move(out), filled);
   }
-  [[nodiscard]] double largest_step() const { return to_mm().max_stretch() / kUnit; }
 
   /// A closed figure is drawn whether the pen is down or not, and leaves the pen where it was.
   void closed(Contour contour, bool filled) {
@@ -453,10 +450,8 @@ class HpglDrawing {
 
   // --- what is said of it -----------------------------------------------------------------------------------------
 
-  void note(std::string code, Severity severity, Figures figures, std::string form = {}) {
-    Finding finding{std::move(code), severity, std::move(figures)};
-    finding.form = std::move(form);
-    art_.notes.push_back(std::move(finding));
+  void note(std::string code, Severity severity, Figures figures) {
+    art_.notes.push_back({std::move(code), severity, std::move(figures)});
   }
 
   Result<Artwork> finish() {
@@ -499,7 +494,6 @@ class HpglDrawing {
   Vec at_;
   std::optional<Vec> p1_, p2_;
   std::optional<std::vector<double>> scale_;
-  Box window_;
   double turn_ = 0;
   char label_end_ = kEndOfText;
   Polygon polygon_ = Polygon::none;
