@@ -69,7 +69,8 @@ def look(path):
     return path, None, None, (report["bounds_mm"] if report["lines"] else None, report), took
 
 
-with concurrent.futures.ThreadPoolExecutor(os.cpu_count()) as pool:
+# All of them one by one, so that the times are those of a machine that does nothing else.
+with concurrent.futures.ThreadPoolExecutor(1 if len(drawings) > 1000 else os.cpu_count()) as pool:
     looked = list(pool.map(look, drawings))
 refused = [(path, line) for path, _, line, _, _ in looked if line]
 for path, fault, *_ in looked:
@@ -77,25 +78,27 @@ for path, fault, *_ in looked:
 for path, line in refused:
     check(f"{path.name}: refused with {line!r}", path.name in line and "\n" not in line)
 times = sorted(took for *_, took in looked)
-compared = agree = 0
-differ = []
-for path, _, _, said, _ in looked:
-    if not said or not said[0]:
-        continue
-    ours, report = said
+
+
+def compare(entry):
+    """Whether the bounds agree; None where there is nothing to compare with."""
+    path, ours = entry
 
     def same(want):
         return want and all(abs(a - b) <= 0.05 + 2e-3 * max(want[2] - want[0], want[3] - want[1]) for a, b in zip(ours, want))
 
     want = theirs(str(path))
-    if want is None:
-        continue
-    compared += 1
     # svgelements takes some viewBoxes a pixel off, and draws what is hidden or unpainted: librsvg has the last word.
-    if same(want) or same(resolved(path)):
-        agree += 1
-    else:
-        differ.append((path, [round(v, 2) for v in ours], [round(v, 2) for v in want], [f["code"] for f in report.get("findings", [])]))
+    return None if want is None else (bool(same(want) or same(resolved(path))), want)
+
+
+said = [(path, *told) for path, _, _, told, _ in looked if told and told[0]]
+with concurrent.futures.ProcessPoolExecutor(os.cpu_count()) as pool:
+    verdicts = list(pool.map(compare, [(path, ours) for path, ours, _ in said], chunksize=8))
+compared = sum(v is not None for v in verdicts)
+agree = sum(bool(v and v[0]) for v in verdicts)
+differ = [(path, [round(v, 2) for v in ours], [round(v, 2) for v in verdict[1]], [f["code"] for f in report.get("findings", [])])
+          for (path, ours, report), verdict in zip(said, verdicts) if verdict and not verdict[0]]
 for path, ours, want, codes in differ:
     print(f"differs: {path.relative_to(folder)}: {ours} ours, {want} theirs {codes}")
 for path, line in refused:

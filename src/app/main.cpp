@@ -7,6 +7,7 @@
 #include "app/main_window.hpp"
 #include "app/shots.hpp"
 #include "app/style.hpp"
+#include "render/language.hpp"
 
 int main(int argc, char** argv) {
   dotlane::Application app(argc, argv);
@@ -16,6 +17,7 @@ int main(int argc, char** argv) {
   QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
   QApplication::setDesktopFileName(QStringLiteral("org.dotlane.DotLane"));
   QApplication::setWindowIcon(QIcon::fromTheme(QStringLiteral("dot-lane")));
+  dotlane::use_language();
   QCommandLineParser options;
   options.setApplicationDescription(
       QApplication::translate("main", "Plans and rehearses multi-tool jobs for a small craft cutter."));

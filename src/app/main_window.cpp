@@ -91,7 +91,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   notice_->raise();  // over the bench: nothing moves when something is said
   grid->addWidget(middle, 1, 1);
   right_ = new QWidget(centre);
-  right_->setFixedWidth(286);
+  right_->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Preferred);
   auto* right = new QVBoxLayout(right_);
   right->setContentsMargins(0, 0, 0, 0);
   right->setSpacing(0);

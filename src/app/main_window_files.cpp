@@ -39,7 +39,7 @@ QString export_filter() {
   for (const auto& format : export_formats()) {
     QStringList endings;
     for (const auto& ending : format.endings) endings.append(QLatin1Char('*') + qs(ending));
-    out.append(QObject::tr(format.label.c_str()) + QStringLiteral(" (%1)").arg(endings.join(QLatin1Char(' '))));
+    out.append(worded(format.label) + QStringLiteral(" (%1)").arg(endings.join(QLatin1Char(' '))));
   }
   return out.join(QStringLiteral(";;"));
 }

@@ -10,6 +10,7 @@
 #include "core/place/held.hpp"
 #include "core/project/bounds.hpp"
 #include "core/project/presets.hpp"
+#include "words/language.hpp"
 
 namespace dotlane {
 namespace {
@@ -22,7 +23,14 @@ constexpr int kEditRestMs = 120;        // between edits that replace each other
 
 }  // namespace
 
-Project Session::freshProject() { return new_project(tr("Untitled").toStdString()); }
+/// Its tools and stocks are named in the user's language; from then on the names belong to the project.
+Project Session::freshProject() {
+  Project out = new_project(tr("Untitled").toStdString());
+  for (auto& tool : out.tools) tool.name = in_words(tool.name);
+  for (auto& stock : out.stocks) stock.name = in_words(stock.name);
+  out.machine.name = in_words(out.machine.name);
+  return out;
+}
 
 Session::Session(QObject* parent) : QObject(parent), history_(freshProject()), saved_(history_.now()) {
   pool_.setMaxThreadCount(2);

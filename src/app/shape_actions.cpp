@@ -12,6 +12,7 @@
 #include "core/project/stock_colors.hpp"
 #include "core/shape/paint_layers.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "words/language.hpp"
 
 namespace dotlane {
 namespace {
@@ -45,13 +46,13 @@ void fill_step_menu(QMenu& menu, const Actions& actions) {
       if (kind.group != group) continue;
       QAction* action = actions.find(QStringLiteral("step-") + qs(kind.kind));
       if (!action) continue;
-      if (heading != qs(kind.group)) {
-        heading = qs(kind.group);
+      if (heading != worded(kind.group)) {
+        heading = worded(kind.group);
         if (!menu.isEmpty()) menu.addSeparator();
         menu.addAction(heading)->setEnabled(false);
       }
-      QAction* item = menu.addAction(qs(kind.label));
-      item->setToolTip(qs(kind.summary));
+      QAction* item = menu.addAction(worded(kind.label));
+      item->setToolTip(worded(kind.summary));
       item->setObjectName(QStringLiteral("menu-") + action->objectName());
       QObject::connect(item, &QAction::triggered, action, &QAction::trigger);
     }
@@ -71,13 +72,13 @@ void ShapeActions::addShapeActions() {
   for (const auto& kind : shape_kinds()) {
     // These come about in other ways.
     if (kind.kind == "picture" || kind.kind == "pieces" || kind.kind == "lettering") continue;
-    const QString label = qs(kind.label);
-    actions_.add(QStringLiteral("shape-") + qs(kind.kind), tr("New shape: %1").arg(label), strokes.next(label),
-                 [this, kind, label] {
+    // Its keys are the same in every language.
+    actions_.add(QStringLiteral("shape-") + qs(kind.kind), tr("New shape: %1").arg(worded(kind.label)),
+                 strokes.next(qs(kind.label)), [this, kind] {
                    int id = 0;
                    auto next = add_shape(session_.project(), kind.kind, {}, &id);
                    if (!next) return notice_.say(qs(next.error().line()), true);
-                   session_.commit(std::move(*next), tr("New %1").arg(label.toLower()));
+                   session_.commit(std::move(*next), tr("New %1").arg(qs(within_sentence(kind.label))));
                    session_.select({{id, ""}});
                    emit stepAdded(0);
                  });
@@ -88,9 +89,8 @@ void ShapeActions::addStepActions() {
   KeyStrokes strokes(Qt::Key_S);
   for (const auto& kind : step_kinds()) {
     if (kind.kind == "leave-out") continue;  // made by removing lines
-    const QString label = qs(kind.label);
-    actions_.add(QStringLiteral("step-") + qs(kind.kind), tr("Add a step: %1").arg(label), strokes.next(label),
-                 [this, kind] { addStep(kind.kind); });
+    actions_.add(QStringLiteral("step-") + qs(kind.kind), tr("Add a step: %1").arg(worded(kind.label)),
+                 strokes.next(qs(kind.label)), [this, kind] { addStep(kind.kind); });
   }
   actions_.add("outline-behind", tr("New piece behind: the outline of what is selected"),
                Qt::CTRL | Qt::SHIFT | Qt::Key_B, [this] {
@@ -202,7 +202,7 @@ void ShapeActions::addStep(const std::string& kind) {
     if (!result) return notice_.say(qs(result.error().message), true);
     next = std::move(*result);
   }
-  session_.commit(std::move(next), tr("Add a step: %1").arg(qs(find_kind(step_kinds(), kind)->label)));
+  session_.commit(std::move(next), tr("Add a step: %1").arg(worded(find_kind(step_kinds(), kind)->label)));
   emit stepAdded(step);
 }
 

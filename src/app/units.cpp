@@ -7,11 +7,10 @@
 #include "core/plan/plan.hpp"
 #include "core/text_scan.hpp"
 #include "core/typed_number.hpp"
+#include "words/language.hpp"
 
 namespace dotlane {
 namespace {
-
-QString tr(const char* text) { return QCoreApplication::translate("units", text); }
 
 int parts_of_inch = 0;
 
@@ -19,6 +18,8 @@ int parts_of_inch = 0;
 
 void set_inch_parts(int parts) { parts_of_inch = parts; }
 int inch_parts() { return parts_of_inch; }
+
+QString worded(std::string_view english) { return qs(in_words(std::string(english))); }
 
 QString length_number(double mm, LengthUnit unit, int decimals) {
   const bool inch = unit == LengthUnit::inch;
@@ -29,13 +30,13 @@ QString length_number(double mm, LengthUnit unit, int decimals) {
   return QLocale().toString(std::abs(value) < 0.5 * std::pow(10.0, -decimals) ? 0.0 : value, 'f', decimals);
 }
 
-QString unit_word(LengthUnit unit) { return unit == LengthUnit::inch ? tr("in") : tr("mm"); }
+QString unit_word(LengthUnit unit) { return unit == LengthUnit::inch ? QObject::tr("in") : QObject::tr("mm"); }
 
 QString length_text(double mm, LengthUnit unit) { return length_number(mm, unit) + QChar(0xA0) + unit_word(unit); }
 
 QString speed_text(double mm_s, LengthUnit unit) {
-  return unit == LengthUnit::inch ? QLocale().toString(mm_s / kMmPerInch, 'f', 1) + tr(" in/s")
-                                  : QLocale().toString(mm_s, 'f', 0) + tr(" mm/s");
+  return unit == LengthUnit::inch ? QLocale().toString(mm_s / kMmPerInch, 'f', 1) + QObject::tr(" in/s")
+                                  : QLocale().toString(mm_s, 'f', 0) + QObject::tr(" mm/s");
 }
 
 QString size_text(const Box& box, LengthUnit unit) {
@@ -44,18 +45,19 @@ QString size_text(const Box& box, LengthUnit unit) {
 
 QString run_length_text(double mm, LengthUnit unit) {
   if (unit == LengthUnit::inch) {
-    return mm < 12 * kMmPerInch ? QLocale().toString(mm / kMmPerInch, 'f', 1) + tr(" in")
-                                : QLocale().toString(mm / kMmPerInch / 12, 'f', 1) + tr(" ft");
+    return mm < 12 * kMmPerInch ? QLocale().toString(mm / kMmPerInch, 'f', 1) + QObject::tr(" in")
+                                : QLocale().toString(mm / kMmPerInch / 12, 'f', 1) + QObject::tr(" ft");
   }
-  return mm < 1000 ? QLocale().toString(mm, 'f', 0) + tr(" mm") : QLocale().toString(mm / 1000, 'f', 1) + tr(" m");
+  return mm < 1000 ? QLocale().toString(mm, 'f', 0) + QObject::tr(" mm")
+                   : QLocale().toString(mm / 1000, 'f', 1) + QObject::tr(" m");
 }
 
 QString time_text(double seconds) {
-  if (seconds < 59.5) return QLocale().toString(static_cast<int>(std::lround(seconds))) + tr(" s");
-  if (seconds < 600) return QLocale().toString(seconds / 60, 'f', 1) + tr(" min");
+  if (seconds < 59.5) return QLocale().toString(static_cast<int>(std::lround(seconds))) + QObject::tr(" s");
+  if (seconds < 600) return QLocale().toString(seconds / 60, 'f', 1) + QObject::tr(" min");
   const int minutes = static_cast<int>(std::lround(seconds / 60));
-  if (minutes < 60) return QLocale().toString(minutes) + tr(" min");
-  return QLocale().toString(minutes / 60) + tr(" h ") + QLocale().toString(minutes % 60) + tr(" min");
+  if (minutes < 60) return QLocale().toString(minutes) + QObject::tr(" min");
+  return QLocale().toString(minutes / 60) + QObject::tr(" h ") + QLocale().toString(minutes % 60) + QObject::tr(" min");
 }
 
 QString span_text(double seconds, double spread) {
@@ -64,7 +66,7 @@ QString span_text(double seconds, double spread) {
   // The unit once where it is the same.
   const QChar space = QLatin1Char(' ');
   const bool alike = from.count(space) == 1 && to.count(space) == 1 && from.section(space, 1) == to.section(space, 1);
-  return tr("%1 to %2").arg(alike ? from.section(space, 0, 0) : from, to);
+  return QObject::tr("%1 to %2").arg(alike ? from.section(space, 0, 0) : from, to);
 }
 
 QString counted(std::size_t n, const QString& one, const QString& many) {
@@ -86,20 +88,21 @@ QString hint_of(const TypedNumber& typed) {
     case TypedFault::empty:
       return {};
     case TypedFault::number_expected:
-      return typed.word.empty() ? tr("A number is missing at the end.")
-                                : tr("A number is expected instead of “%1”.").arg(qs(typed.word));
+      return typed.word.empty() ? QObject::tr("A number is missing at the end.")
+                                : QObject::tr("A number is expected instead of “%1”.").arg(qs(typed.word));
     case TypedFault::unknown_unit:
-      return tr("“%1” is no unit here; for lengths there are mm, cm, m, in, \", ft, ' and pt.").arg(qs(typed.word));
+      return QObject::tr("“%1” is no unit here; for lengths there are mm, cm, m, in, \", ft, ' and pt.")
+          .arg(qs(typed.word));
     case TypedFault::length_twice:
-      return tr("A length can be multiplied or divided by plain numbers only.");
+      return QObject::tr("A length can be multiplied or divided by plain numbers only.");
     case TypedFault::by_zero:
-      return tr("Nothing can be divided by 0.");
+      return QObject::tr("Nothing can be divided by 0.");
     case TypedFault::bracket:
-      return tr("A bracket is open, or closed too often.");
+      return QObject::tr("A bracket is open, or closed too often.");
     case TypedFault::too_large:
       break;
   }
-  return tr("That is too large.");
+  return QObject::tr("That is too large.");
 }
 
 }  // namespace
@@ -126,28 +129,28 @@ std::optional<double> parse_number(const QString& text, const QString& unit, QSt
 QString role_name(Role role) {
   switch (role) {
     case Role::cut:
-      return tr("cut");
+      return QObject::tr("cut");
     case Role::score:
-      return tr("score");
+      return QObject::tr("score");
     case Role::draw:
-      return tr("draw");
+      return QObject::tr("draw");
     case Role::foil:
-      return tr("foil");
+      return QObject::tr("foil");
     case Role::engrave:
-      return tr("engrave");
+      return QObject::tr("engrave");
     case Role::emboss:
-      return tr("emboss");
+      return QObject::tr("emboss");
     case Role::print:
-      return tr("print");
+      return QObject::tr("print");
     default:
-      return tr("guide");
+      return QObject::tr("guide");
   }
 }
 
 QString role_name(const Pass& pass) { return pass.numbers ? QObject::tr("numbers") : role_name(pass.role); }
 
 QString tool_name(const Project& project, const std::string& id) {
-  if (id.empty()) return tr("nothing");
+  if (id.empty()) return QObject::tr("nothing");
   const Tool* tool = find_tool(project, id);
   return qs(tool ? tool->name : id);
 }

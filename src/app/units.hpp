@@ -41,6 +41,8 @@ void set_inch_parts(int parts);
 [[nodiscard]] inline QString qs(std::string_view s) {
   return QString::fromUtf8(s.data(), static_cast<qsizetype>(s.size()));
 }
+/// A label or help text of the core's in the user's language.
+[[nodiscard]] QString worded(std::string_view english);
 
 /// The role's word in the user's language, and the name of a tool.
 [[nodiscard]] QString role_name(Role role);

@@ -27,7 +27,9 @@
 #include "core/text_scan.hpp"
 #include "render/job_export.hpp"
 #include "render/job_sheet.hpp"
+#include "render/language.hpp"
 #include "render/print_sheet.hpp"
+#include "words/language.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -124,6 +126,7 @@ constexpr const char* kHelp = R"(dot-lane-cli COMMAND ... [--json]
                                the job sheet: time, stock, passes, what hands do and when, cautions, every sheet at true scale
   near-stocks P [--within 5] [-o P2.dotlane]
                                stocks in use whose colours hardly differ, what the lesser ones carry, sheets saved as one
+  words                        every text of findings, steps, shapes and presets, for those who translate them
   tools P | stocks P           what the rack and the shelf hold, with their ids
 
 P is a .dotlane project; where it is a drawing (SVG, DXF, PDF, PostScript, HPGL), it is taken as import would take it.
@@ -352,6 +355,16 @@ int shelf(Options o, bool json, bool tools) {
   return 0;
 }
 
+/// As marks in a source file, so that the tools of Qt's translators gather them with those of the window.
+int words_command(Options o, bool json) {
+  o.finish();
+  const std::vector<std::string> texts = texts_of_core();
+  std::string marks;
+  for (const auto& text : texts) marks += "QT_TRANSLATE_NOOP(\"core\", " + Json(text).dump() + ")\n";
+  json ? print_json(Json{{"words", texts}}) : print(marks);
+  return 0;
+}
+
 int run(std::vector<std::string> words) {
   Options o(std::move(words));
   const bool json = o.flag("--json");
@@ -396,6 +409,7 @@ int run(std::vector<std::string> words) {
   if (command == "print") return print_command(std::move(o), json);
   if (command == "sheet") return sheet_command(std::move(o), json);
   if (command == "export") return export_command(std::move(o), json);
+  if (command == "words") return words_command(std::move(o), json);
   if (command == "tools" || command == "stocks") return shelf(std::move(o), json, command == "tools");
   refuse("there is no command \"" + command + "\"; try dot-lane-cli help");
 }
@@ -404,6 +418,7 @@ int run(std::vector<std::string> words) {
 }  // namespace dotlane::cli
 
 int main(int argc, char** argv) {
+  dotlane::use_language();
   try {
     const int code = dotlane::cli::run({argv + 1, argv + argc});
     dotlane::cli::finish_output();

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/geometry/measure.hpp"
+#include "core/geometry/parallel.hpp"
 #include "core/text_scan.hpp"
 #include "words/sentences.hpp"
 
@@ -64,12 +65,17 @@ Json inspect_report(const Project& project, const Derived& derived, const Artwor
   double length = 0, area = 0;
   for (const auto& drawn : derived.drawing.pieces) {
     const Piece* piece = &*drawn->piece;
-    for (const auto& line : piece->lines) {
-      const Path path = transformed(*line.path, drawn->map * line.at);
+    std::vector<Path> paths;
+    for (const auto& line : piece->lines) paths.push_back(transformed(*line.path, drawn->map * line.at));
+    std::vector<double> areas(paths.size());
+    for_each_index(paths.size(), 16, [&](std::size_t i) { areas[i] = enclosed_area_of(paths[i]); });
+    for (std::size_t i = 0; i < paths.size(); ++i) {
+      const Line& line = piece->lines[i];
+      const Path& path = paths[i];
       const Box box = bounds_of(path);
       int closed_here = 0, open_here = 0;
       for (const auto& c : path.contours) (c.closed ? closed_here : open_here) += 1;
-      const double l = length_of(path), a = enclosed_area_of(path);
+      const double l = length_of(path), a = areas[i];
       lines.push_back({{"id", art ? line.id : std::to_string(piece->id) + "/" + line.id},
                        {"layer", line.layer},
                        {"color", hex(line.color)},

@@ -91,32 +91,45 @@ double ciede2000(const Lab& one, const Lab& other) {
 
 double difference(Color one, Color other) { return ciede2000(to_cielab(one), to_cielab(other)); }
 
+namespace {
+
+struct EverydayColor {
+  const char* name;
+  Color color;
+};
+// Everyday words; where CSS Color Module Level 4 has the word, its sRGB value.
+constexpr EverydayColor kEverydayColors[] = {
+    {"black", {0, 0, 0}},          {"black", {34, 34, 34}},         {"dark grey", {72, 72, 72}},
+    {"grey", {128, 128, 128}},     {"light grey", {200, 200, 200}}, {"white", {255, 255, 255}},
+    {"red", {220, 30, 30}},        {"dark red", {139, 0, 0}},       {"pink", {255, 160, 185}},
+    {"orange", {255, 140, 0}},     {"amber", {199, 127, 10}},       {"yellow", {240, 220, 30}},
+    {"gold", {205, 170, 60}},      {"brown", {130, 80, 40}},        {"dark brown", {80, 50, 30}},
+    {"beige", {225, 210, 180}},    {"rust", {156, 61, 46}},         {"green", {0, 140, 60}},
+    {"dark green", {20, 70, 45}},  {"lime", {150, 210, 40}},        {"olive", {128, 128, 0}},
+    {"mint", {160, 220, 190}},     {"teal", {0, 128, 128}},         {"turquoise", {64, 200, 200}},
+    {"sky blue", {120, 180, 230}}, {"blue", {30, 80, 220}},         {"navy", {20, 30, 90}},
+    {"purple", {128, 0, 128}},     {"violet", {150, 100, 220}},     {"lilac", {200, 170, 220}},
+    {"magenta", {220, 40, 150}}};
+
+}  // namespace
+
+std::vector<std::string> color_names() {
+  std::vector<std::string> out;
+  for (const auto& named : kEverydayColors) {
+    if (out.empty() || out.back() != named.name) out.emplace_back(named.name);
+  }
+  return out;
+}
+
 std::string color_name(Color color) {
-  struct Named {
-    const char* name;
-    Color color;
-  };
-  // Everyday words; where CSS Color Module Level 4 has the word, its sRGB value.
-  static constexpr Named kNames[] = {
-      {"black", {0, 0, 0}},          {"black", {34, 34, 34}},         {"dark grey", {72, 72, 72}},
-      {"grey", {128, 128, 128}},     {"light grey", {200, 200, 200}}, {"white", {255, 255, 255}},
-      {"red", {220, 30, 30}},        {"dark red", {139, 0, 0}},       {"pink", {255, 160, 185}},
-      {"orange", {255, 140, 0}},     {"amber", {199, 127, 10}},       {"yellow", {240, 220, 30}},
-      {"gold", {205, 170, 60}},      {"brown", {130, 80, 40}},        {"dark brown", {80, 50, 30}},
-      {"beige", {225, 210, 180}},    {"rust", {156, 61, 46}},         {"green", {0, 140, 60}},
-      {"dark green", {20, 70, 45}},  {"lime", {150, 210, 40}},        {"olive", {128, 128, 0}},
-      {"mint", {160, 220, 190}},     {"teal", {0, 128, 128}},         {"turquoise", {64, 200, 200}},
-      {"sky blue", {120, 180, 230}}, {"blue", {30, 80, 220}},         {"navy", {20, 30, 90}},
-      {"purple", {128, 0, 128}},     {"violet", {150, 100, 220}},     {"lilac", {200, 170, 220}},
-      {"magenta", {220, 40, 150}}};
   const Lab wanted = to_oklab(color);
-  const Named* best = kNames;
-  auto off = [&](const Named& n) {
+  const EverydayColor* best = kEverydayColors;
+  auto off = [&](const EverydayColor& n) {
     const Lab lab = to_oklab(n.color);
     // A grey is called grey before it is called a colour of its lightness.
     return std::hypot(lab.l - wanted.l, 2.5 * (lab.a - wanted.a), 2.5 * (lab.b - wanted.b));
   };
-  for (const auto& named : kNames) {
+  for (const auto& named : kEverydayColors) {
     if (off(named) < off(*best)) best = &named;
   }
   return best->name;

@@ -1,6 +1,9 @@
 // Colours as the eye sees them: CIELAB, Oklab and the difference between two colours.
 #pragma once
 
+#include <string>
+#include <vector>
+
 #include "core/color.hpp"
 
 namespace dotlane {
@@ -25,5 +28,7 @@ struct Lab {
 
 /// What a person would call the colour: the nearest of some thirty everyday names by its distance in Oklab.
 [[nodiscard]] std::string color_name(Color color);
+/// All that there are, each once.
+[[nodiscard]] std::vector<std::string> color_names();
 
 }  // namespace dotlane

@@ -33,12 +33,13 @@ Result<void> png(const Project& p, const Derived& d, const std::string& path, co
 }  // namespace
 
 const std::vector<ExportFormat>& export_formats() {
-  static const std::vector<ExportFormat> formats{{{".svg"}, "SVG, one group a pass", svg},
-                                                 {{".dxf"}, "DXF, one layer a role", dxf},
-                                                 {{".hpgl", ".plt"}, "HPGL for a cutter", hpgl},
-                                                 {{".gcode", ".nc"}, "G-code", gcode},
-                                                 {{".pdf"}, "True-scale pages", pdf},
-                                                 {{".png"}, "Picture of the sheets", png}};
+  static const std::vector<ExportFormat> formats{
+      {{".svg"}, QT_TRANSLATE_NOOP("core", "SVG, one group a pass"), svg},
+      {{".dxf"}, QT_TRANSLATE_NOOP("core", "DXF, one layer a role"), dxf},
+      {{".hpgl", ".plt"}, QT_TRANSLATE_NOOP("core", "HPGL for a cutter"), hpgl},
+      {{".gcode", ".nc"}, QT_TRANSLATE_NOOP("core", "G-code"), gcode},
+      {{".pdf"}, QT_TRANSLATE_NOOP("core", "True-scale pages"), pdf},
+      {{".png"}, QT_TRANSLATE_NOOP("core", "Picture of the sheets"), png}};
   return formats;
 }
 

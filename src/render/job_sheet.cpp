@@ -12,6 +12,7 @@
 #include "core/text_scan.hpp"
 #include "render/role_style.hpp"
 #include "render/sheet_export.hpp"
+#include "words/language.hpp"
 #include "words/sentences.hpp"
 
 namespace dotlane {
@@ -76,9 +77,9 @@ QString pass_table(const Project& project, const Derived& derived) {
   for (const auto& pass : derived.plan.passes) {
     const Tool* tool = find_tool(project, pass.tool);
     rows << row({number(pass.index), number(static_cast<double>(numbers[pass.sheet])),
-                 QString::fromUtf8(word(pass.role).data(), static_cast<qsizetype>(word(pass.role).size())),
-                 escaped(tool ? tool->name : pass.tool), number(pass.holder),
-                 number(pass.force_gf) + QStringLiteral(" gf"), number(pass.speed_mm_s) + QStringLiteral(" mm/s"),
+                 QString::fromStdString(in_words(std::string(word(pass.role)))), escaped(tool ? tool->name : pass.tool),
+                 number(pass.holder), number(pass.force_gf) + QStringLiteral(" gf"),
+                 number(pass.speed_mm_s) + QStringLiteral(" mm/s"),
                  pass.depth > 0 ? number(pass.depth, 1) : QStringLiteral("–"),
                  pass.repeats > 1 ? QStringLiteral("%1×").arg(pass.repeats) : QStringLiteral("–"),
                  duration(pass.seconds), pass.pause_before ? QObject::tr("pause before") : QString()});

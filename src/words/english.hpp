@@ -1,13 +1,13 @@
-// English, table by table. Another language is more tables like these.
+// English, table by table. Other languages have these templates, translated, in translations/.
 //
 // {name}            a name, or a number with what decimals it needs
 // {name|2}          a number with at most that many decimals
 // {name|mm2}        a length, {name|area2} an area: with their unit, in the one that the project has
 // {name|n:one:many} a count before the word that fits it; {name?one:many} the word alone
-// {name|role} {name|step}   the word for a role, the name of a step; {name|place} that of a place in a frame
+// {name|role}       the word for a role, a kind of tool, or how a mat holds
+// {name|step}       the name of a step; {name|place} that of a place in a frame
 // {*roles}          counts of lines by role, those that there are
 // [...]             only where all figures in it are there
-#include <map>
 #pragma once
 
 #include <span>

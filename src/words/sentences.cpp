@@ -3,7 +3,7 @@
 #include <cmath>
 
 #include "core/project/kinds.hpp"
-#include "core/text_scan.hpp"
+#include "words/language.hpp"
 
 namespace dotlane {
 namespace {
@@ -62,12 +62,12 @@ class Sentence {
   }
 
   [[nodiscard]] std::string length(double mm, int decimals) const {
-    return unit_ == LengthUnit::inch ? rounded_text(mm / kMmPerInch, decimals + 2) + " in"
-                                     : rounded_text(mm, decimals) + " mm";
+    return unit_ == LengthUnit::inch ? number_text(mm / kMmPerInch, decimals + 2) + " in"
+                                     : number_text(mm, decimals) + " mm";
   }
   [[nodiscard]] std::string area(double mm2, int decimals) const {
-    return unit_ == LengthUnit::inch ? rounded_text(mm2 / (kMmPerInch * kMmPerInch), decimals + 3) + " in²"
-                                     : rounded_text(mm2, decimals) + " mm²";
+    return unit_ == LengthUnit::inch ? number_text(mm2 / (kMmPerInch * kMmPerInch), decimals + 3) + " in²"
+                                     : number_text(mm2, decimals) + " mm²";
   }
 
   static std::string choice(std::string_view words, bool one) {
@@ -88,18 +88,18 @@ class Sentence {
       const std::string& value = std::get<std::string>(found->second);
       if (how == "step") {
         const KindSpec* kind = find_kind(step_kinds(), value);
-        return kind ? lower_case(kind->label) : value;
+        return kind ? within_sentence(kind->label) : value;
       }
       if (how == "place") {
         const char* word = template_of(value);
-        return word ? word : value;
+        return word ? in_words(word) : value;
       }
-      return value;  // roles are their own words
+      return how == "role" ? in_words(value) : value;
     }
-    if (how.starts_with("n:")) return rounded_text(*number, 0) + " " + choice(how.substr(2), *number == 1);
+    if (how.starts_with("n:")) return number_text(*number, 0) + " " + choice(how.substr(2), *number == 1);
     if (how.starts_with("mm")) return length(*number, how[2] - '0');
     if (how.starts_with("area")) return area(*number, how[4] - '0');
-    return rounded_text(*number, how.empty() ? 2 : how[0] - '0');
+    return number_text(*number, how.empty() ? 2 : how[0] - '0');
   }
 
   [[nodiscard]] std::string roles() const {
@@ -107,8 +107,8 @@ class Sentence {
     for (const Role role : kRoles) {
       const auto found = figures_.find(std::string(word(role)));
       if (found == figures_.end()) continue;
-      out +=
-          (out.empty() ? "" : ", ") + rounded_text(std::get<double>(found->second), 0) + " " + std::string(word(role));
+      out += (out.empty() ? "" : ", ") + number_text(std::get<double>(found->second), 0) + " " +
+             in_words(std::string(word(role)));
     }
     return out;
   }
@@ -118,7 +118,7 @@ class Sentence {
 
 std::string sentence(const Said& said, LengthUnit unit) {
   const char* text = template_of(said.code);
-  return text ? Sentence(said.figures, unit).fill(text) : said.code;
+  return text ? Sentence(said.figures, unit).fill(in_words(text)) : said.code;
 }
 
 std::string sentence(const Sayings& sayings, LengthUnit unit) {

@@ -12,8 +12,6 @@
 namespace dotlane {
 namespace {
 
-QString tr(const char* text) { return QCoreApplication::translate("Bench", text); }
-
 bool has_room_below(const Sheet& sheet, const Project& project, double height_mm) {
   const double end = sheet.area.y1 + height_mm;
   if (end >= project.machine.mat.height_mm) return false;
@@ -134,32 +132,34 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
   if (const Bridged* bridged = drawn->outcomes.back().bridged.get()) {
     if (handle.made >= bridged->bridges.size()) return {};
     const Bridge& b = bridged->bridges[handle.made];
-    return tr("bridge %1 wide, %2 long").arg(length_text(b.width_mm, unit), length_text(b.length_mm, unit));
+    return QObject::tr("bridge %1 wide, %2 long").arg(length_text(b.width_mm, unit), length_text(b.length_mm, unit));
   }
   if (const Seamed* seamed = drawn->outcomes.back().seamed.get()) {
     if (handle.made >= seamed->runs.size()) return {};
     const auto& run = seamed->runs[handle.made];
-    return tr("seam of %1, %2 in sight").arg(length_text(run.seam.length(), unit), length_text(run.visible_mm, unit));
+    return QObject::tr("seam of %1, %2 in sight")
+        .arg(length_text(run.seam.length(), unit), length_text(run.visible_mm, unit));
   }
   const QString length = length_text(distance(handle.at, handle.origin), unit);
-  if (handle.what == StepHandle::What::allowance) return tr("%1 turned under").arg(length);
-  if (handle.what == StepHandle::What::stitch) return tr("stitched %1 inside").arg(length);
-  if (handle.what == StepHandle::What::underlap) return tr("runs under by %1").arg(length);
+  if (handle.what == StepHandle::What::allowance) return QObject::tr("%1 turned under").arg(length);
+  if (handle.what == StepHandle::What::stitch) return QObject::tr("stitched %1 inside").arg(length);
+  if (handle.what == StepHandle::What::underlap) return QObject::tr("runs under by %1").arg(length);
   const Repeated* made = drawn->outcomes.back().repeated.get();
   if (!made) return {};
   switch (handle.what) {
     case StepHandle::What::pitch:
-      return tr("every %1").arg(length_text(made->pitch_mm, unit));
+      return QObject::tr("every %1").arg(length_text(made->pitch_mm, unit));
     case StepHandle::What::pitch_down:
-      return tr("rows every %1").arg(length_text(made->pitch_down_mm, unit));
+      return QObject::tr("rows every %1").arg(length_text(made->pitch_down_mm, unit));
     case StepHandle::What::across:
-      return tr("%1 across").arg(made->columns);
+      return QObject::tr("%1 across").arg(made->columns);
     case StepHandle::What::down:
-      return tr("%1 down").arg(made->rows);
+      return QObject::tr("%1 down").arg(made->rows);
     case StepHandle::What::wide:
     case StepHandle::What::high:
-      return tr("room %1 %2, %3")
-          .arg(size_text(made->room, unit), unit_word(unit), counted(made->count, tr("copy"), tr("copies")));
+      return QObject::tr("room %1 %2, %3")
+          .arg(size_text(made->room, unit), unit_word(unit),
+               counted(made->count, QObject::tr("copy"), QObject::tr("copies")));
     case StepHandle::What::radius:
     case StepHandle::What::bridge:
     case StepHandle::What::seam:
@@ -169,7 +169,7 @@ QString step_text(const Drawing& drawing, const StepHandle& handle, LengthUnit u
     case StepHandle::What::underlap:
       break;
   }
-  return tr("radius %1").arg(length_text(made->radius_mm, unit));
+  return QObject::tr("radius %1").arg(length_text(made->radius_mm, unit));
 }
 
 void paint_link(QPainter& p, QPointF from, QPointF to, bool selected) {
@@ -197,11 +197,12 @@ void paint_empty_bench(QPainter& p, const QRectF& canvas) {
   p.setPen(theme().ink);
   p.setFont(ui_font(16, true));
   const double y = canvas.center().y();
-  p.drawText(QRectF(canvas.left(), y - 44, canvas.width(), 26), Qt::AlignCenter, tr("Bring in a drawing"));
+  p.drawText(QRectF(canvas.left(), y - 44, canvas.width(), 26), Qt::AlignCenter, QObject::tr("Bring in a drawing"));
   p.setFont(ui_font(13));
   p.setPen(theme().quiet);
   p.drawText(QRectF(canvas.left(), y - 14, canvas.width(), 44), Qt::AlignHCenter | Qt::AlignTop,
-             tr("Drop an SVG file here, or press Ctrl+I.\nIt comes in at its true size, and every line gets a role."));
+             QObject::tr(
+                 "Drop an SVG file here, or press Ctrl+I.\nIt comes in at its true size, and every line gets a role."));
 }
 
 }  // namespace dotlane

@@ -57,7 +57,7 @@ SizeSheet::SizeSheet(Session& session, QWidget* parent)
   sheets_ = new NumberField(tr("So many sheets at most"), NumberField::Kind::plain, this);
   sheets_->setObjectName(QStringLiteral("sheetsAtMost"));
   sheets_->setRange(1, 500);
-  sheets_->setFixedWidth(70);
+  sheets_->setFixedWidth(78);
   row->addWidget(sheets_);
   row->addWidget(make_label(tr("sheets in all"), "quiet", this));
   row->addStretch(1);

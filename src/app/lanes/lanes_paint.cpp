@@ -80,17 +80,22 @@ void Lanes::paintEvent(QPaintEvent*) {
 
 void Lanes::paintHead(QPainter& p) {
   const Theme& t = theme();
-  p.setFont(ui_font(13, true));
-  p.setPen(t.quiet);
-  p.drawText(QPointF(16, 24), tr("Lanes"));
-  p.setFont(ui_font(12.5));
-  p.setPen(t.ink);
   const Handwork hands = handwork_of(plan());
   QString text =
       QStringLiteral("%1  ·  %2  ·  %3")
           .arg(counted(plan().passes.size(), tr("pass"), tr("passes")),
                counted(static_cast<std::size_t>(hands.pauses), tr("pause"), tr("pauses")), time_text(plan().seconds));
-  p.drawText(QRectF(66, 8, kLeft - 80, 22), Qt::AlignVCenter, text);
+  const QFont title = ui_font(13, true), figures = ui_font(12.5);
+  const int after_title = QFontMetrics(title).horizontalAdvance(tr("Lanes")) + 12;
+  const bool both = after_title + QFontMetrics(figures).horizontalAdvance(text) < kLeft - 24;
+  if (both) {
+    p.setFont(title);
+    p.setPen(t.quiet);
+    p.drawText(QPointF(16, 24), tr("Lanes"));
+  }
+  p.setFont(figures);
+  p.setPen(t.ink);
+  p.drawText(QRectF(both ? 16 + after_title : 16, 8, kLeft - 24, 22), Qt::AlignVCenter, text);
 }
 
 /// One line, all passes in a row.

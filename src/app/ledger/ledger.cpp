@@ -95,7 +95,8 @@ class RowPainter : public QStyledItemDelegate {
     p.fillRect(r, t.dark ? t.panel.lighter(118) : QColor("#F0E9DC"));
     if (stock) swatch_icon(to_qcolor(stock->color)).paint(&p, QRect(14, static_cast<int>(r.center().y()) - 8, 16, 16));
     QString name = qs(stock ? stock->name : id);
-    if (stock && stock->grammage_gsm > 0) name += tr(", %1 g/m²").arg(QLocale().toString(stock->grammage_gsm, 'f', 0));
+    if (stock && stock->grammage_gsm > 0)
+      name += QObject::tr(", %1 g/m²").arg(QLocale().toString(stock->grammage_gsm, 'f', 0));
     p.setFont(ui_font(13, true));
     p.setPen(t.ink);
     const Sheet* sheet = first_sheet(project, id);
@@ -103,9 +104,9 @@ class RowPainter : public QStyledItemDelegate {
         std::count_if(project.sheets.begin(), project.sheets.end(), [&](const Sheet& s) { return s.stock == id; });
     const bool other_load = sheet && std::any_of(project.sheets.begin(), project.sheets.end(),
                                                  [&](const Sheet& s) { return s.load != sheet->load; });
-    const QString mat = own > 1      ? tr("%1 sheets").arg(own)
-                        : other_load ? tr("mat load %1").arg(sheet->load)
-                                     : tr("1 sheet");
+    const QString mat = own > 1      ? QObject::tr("%1 sheets").arg(own)
+                        : other_load ? QObject::tr("mat load %1").arg(sheet->load)
+                                     : QObject::tr("1 sheet");
     QFont small = ui_font(11);
     const int mat_width = QFontMetrics(small).horizontalAdvance(mat);
     const bool hidden = std::any_of(project.pieces.begin(), project.pieces.end(),

@@ -28,26 +28,27 @@ void add_ledger_actions(Actions& actions, Session& session, Ledger& ledger) {
   const auto then = [](Qt::Key key) {
     return QKeySequence(QKeyCombination(Qt::ALT, Qt::Key_H), QKeyCombination(Qt::NoModifier, key));
   };
-  const auto tr = [](const char* text) { return Ledger::tr(text); };
-  actions.add("hide", tr("Hide what is selected, or show it again; it is run all the same"), then(Qt::Key_H),
-              [&session, tr] { toggle(session, &Piece::hidden, tr("Hide"), tr("Show")); });
-  actions.add("show-all", tr("Show everything that is hidden"), then(Qt::Key_A), [&session, tr] {
+  actions.add("hide", QObject::tr("Hide what is selected, or show it again; it is run all the same"), then(Qt::Key_H),
+              [&session] { toggle(session, &Piece::hidden, QObject::tr("Hide"), QObject::tr("Show")); });
+  actions.add("show-all", QObject::tr("Show everything that is hidden"), then(Qt::Key_A), [&session] {
     session.commit(set_each(session.project(), all_pieces(session.project()), &Piece::hidden, false),
-                   tr("Show everything"));
+                   QObject::tr("Show everything"));
   });
-  actions.add("lock", tr("Lock what is selected for hands on the bench, or unlock it"), then(Qt::Key_L),
-              [&session, tr] { toggle(session, &Piece::locked, tr("Lock"), tr("Unlock")); });
-  actions.add("unlock-all", tr("Unlock everything"), then(Qt::Key_U), [&session, tr] {
+  actions.add("lock", QObject::tr("Lock what is selected for hands on the bench, or unlock it"), then(Qt::Key_L),
+              [&session] { toggle(session, &Piece::locked, QObject::tr("Lock"), QObject::tr("Unlock")); });
+  actions.add("unlock-all", QObject::tr("Unlock everything"), then(Qt::Key_U), [&session] {
     session.commit(set_each(session.project(), all_pieces(session.project()), &Piece::locked, false),
-                   tr("Unlock everything"));
+                   QObject::tr("Unlock everything"));
   });
-  actions.add("piece-not-now", tr("Leave what is selected out of the run this time, or run it"), then(Qt::Key_N),
-              [&session, tr] { toggle(session, &Piece::not_now, tr("Not this time"), tr("This time, too")); });
-  actions.add("ledger-find", tr("Find pieces in the ledger"), QKeySequence::Find, [&ledger] {
+  actions.add(
+      "piece-not-now", QObject::tr("Leave what is selected out of the run this time, or run it"), then(Qt::Key_N),
+      [&session] { toggle(session, &Piece::not_now, QObject::tr("Not this time"), QObject::tr("This time, too")); });
+  actions.add("ledger-find", QObject::tr("Find pieces in the ledger"), QKeySequence::Find, [&ledger] {
     ledger.finder()->setFocus(Qt::ShortcutFocusReason);
     ledger.finder()->selectAll();
   });
-  actions.add("rename", tr("Rename the piece or the group"), Qt::SHIFT | Qt::Key_F2, [&ledger] { ledger.rename(); });
+  actions.add("rename", QObject::tr("Rename the piece or the group"), Qt::SHIFT | Qt::Key_F2,
+              [&ledger] { ledger.rename(); });
 }
 
 void update_ledger_actions(Actions& actions, const Session& session) {

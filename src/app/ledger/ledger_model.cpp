@@ -7,6 +7,7 @@
 #include "core/project/arrange.hpp"
 #include "core/project/edit.hpp"
 #include "core/project/find.hpp"
+#include "words/language.hpp"
 
 namespace dotlane {
 
@@ -46,7 +47,7 @@ std::vector<LedgerModel::Row> LedgerModel::rowsOf(const Project& project) const 
       row.piece = piece->id;
       const auto found = drawn_by.find(piece->id);
       const DrawnPiece* drawn = found == drawn_by.end() ? nullptr : found->second;
-      if (!wanted_.empty() && !(drawn && is_meant(project, *drawn, wanted_))) continue;
+      if (!wanted_.empty() && !(drawn && is_meant(project, *drawn, wanted_, in_words))) continue;
       if (drawn) {
         for (const auto& line : drawn->piece->lines) row.lines.push_back(line.id);
       }

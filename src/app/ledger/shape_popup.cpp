@@ -72,9 +72,10 @@ void ShapePopup::fill() {
     const QString id = QStringLiteral("shape-") + qs(kind.kind);
     const QAction* action = actions_.find(id);
     if (!action) continue;
-    auto* item = new QListWidgetItem(picture_of(kind.kind), qs(kind.label), list_);
+    auto* item = new QListWidgetItem(picture_of(kind.kind), worded(kind.label), list_);
     item->setData(Qt::UserRole, id);
-    item->setToolTip(qs(kind.summary) + QStringLiteral("  ") + action->shortcut().toString(QKeySequence::NativeText));
+    item->setToolTip(worded(kind.summary) + QStringLiteral("  ") +
+                     action->shortcut().toString(QKeySequence::NativeText));
   }
   const int rows = (list_->count() + kAcross - 1) / kAcross;
   list_->setFixedSize(kAcross * kCell.width() + 4, rows * kCell.height() + 4);

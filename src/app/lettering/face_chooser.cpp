@@ -209,7 +209,7 @@ void FaceChooser::addRows(const std::vector<Typeface>& faces) {
   for (const auto& face : faces) {
     auto* item = new QListWidgetItem(list_);
     item->setData(kName, qs(face.name));
-    item->setData(kSummary, qs(face.summary));
+    item->setData(kSummary, worded(face.summary));
     item->setData(kShipped, face.shipped);
     item->setData(kStroke, face.single_stroke);
     item->setData(kFavourite, favourites_.contains(qs(face.name)));

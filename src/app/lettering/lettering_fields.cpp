@@ -34,7 +34,7 @@ class WordsField : public QPlainTextEdit {
   WordsField(Typing& typing, QWidget* parent) : QPlainTextEdit(parent), typing_(typing) {
     setTabChangesFocus(true);
     setFixedHeight(58);
-    setPlaceholderText(tr("Type here, or on the bench with F2"));
+    setPlaceholderText(QObject::tr("Type here, or on the bench with F2"));
     setUndoRedoEnabled(false);  // the project's own undo takes words back
     connect(this, &QPlainTextEdit::textChanged, this, [this] {
       if (!following_) typing_.retype(characters_of(toPlainText().toStdString()), place());
@@ -126,9 +126,9 @@ class FeaturesField : public QPushButton {
       std::string tag = e;
       if (tag.starts_with("+") || tag.starts_with("-")) tag.erase(0, 1);
       const std::string bare = tag.substr(0, tag.find_first_of("=["));
-      names.append((e.starts_with("-") ? tr("no %1") : QStringLiteral("%1")).arg(feature_name(bare)));
+      names.append((e.starts_with("-") ? QObject::tr("no %1") : QStringLiteral("%1")).arg(feature_name(bare)));
     }
-    const QString all = names.isEmpty() ? tr("as the typeface does") : names.join(QStringLiteral(", "));
+    const QString all = names.isEmpty() ? QObject::tr("as the typeface does") : names.join(QStringLiteral(", "));
     setText(QFontMetrics(font()).elidedText(all, Qt::ElideRight, kTextWidth));
     setToolTip(all);
   }
@@ -136,7 +136,7 @@ class FeaturesField : public QPushButton {
     menu.clear();
     const auto& face = typing_.lettering().face;
     const auto [from, to] = typing_.marked();
-    if (from != to) menu.addAction(tr("For the marked letters"))->setEnabled(false);
+    if (from != to) menu.addAction(QObject::tr("For the marked letters"))->setEnabled(false);
     const FeatureList list(text_value(typing_, "features"));
     for (const auto& tag : face ? face->about().features : std::vector<std::string>{}) {
       if (is_inner(tag)) continue;
@@ -157,10 +157,10 @@ class FeaturesField : public QPushButton {
         }
         Values values = typing_.values();
         values["features"] = next.text();
-        typing_.change(values, tr("Change features"));
+        typing_.change(values, QObject::tr("Change features"));
       });
     }
-    if (menu.isEmpty()) menu.addAction(tr("This typeface has none"))->setEnabled(false);
+    if (menu.isEmpty()) menu.addAction(QObject::tr("This typeface has none"))->setEnabled(false);
   }
   Typing& typing_;
 };
@@ -197,7 +197,7 @@ class AxesField : public QWidget {
         for (const auto& [t, value] : axes) text += (text.empty() ? "" : ", ") + t + "=" + rounded_text(value, 3);
         Values values = typing_.values();
         values["axes"] = text;
-        typing_.change(values, tr("Change an axis"), "axis-" + tag);
+        typing_.change(values, QObject::tr("Change an axis"), "axis-" + tag);
       });
       connect(field, &NumberField::committed, &session_, &Session::seal);
     }
@@ -228,7 +228,7 @@ class LetterField : public QWidget {
     name_ = make_label({}, "name", this);
     name_->setObjectName(QStringLiteral("letterName"));
     top->addWidget(name_, 1);
-    reset_ = new QPushButton(tr("Put back"), this);
+    reset_ = new QPushButton(QObject::tr("Put back"), this);
     reset_->setObjectName(QStringLiteral("letterReset"));
     set_kind(reset_, "chip");
     top->addWidget(reset_);
@@ -238,7 +238,8 @@ class LetterField : public QWidget {
     form->setVerticalSpacing(1);
     column->addLayout(form);
     const QString units[] = {{}, {}, {}, QStringLiteral("°"), QStringLiteral("%")};
-    const QString labels[] = {tr("space before"), tr("to the right"), tr("down"), tr("turned"), tr("scaled")};
+    const QString labels[] = {QObject::tr("space before"), QObject::tr("to the right"), QObject::tr("down"),
+                              QObject::tr("turned"), QObject::tr("scaled")};
     for (int i = 0; i < 5; ++i) {
       fields_[i] =
           new NumberField(labels[i], i < 3 ? NumberField::Kind::length : NumberField::Kind::plain, this, units[i], 1);
@@ -252,7 +253,7 @@ class LetterField : public QWidget {
     }
     connect(reset_, &QPushButton::clicked, this, [this] {
       if (const auto at = character())
-        typing_.change(with_letter_move(typing_.values(), {*at}), tr("Put a letter back"));
+        typing_.change(with_letter_move(typing_.values(), {*at}), QObject::tr("Put a letter back"));
     });
     connect(&typing_, &Typing::changed, this, [this] { follow(); });
     follow();
@@ -275,13 +276,13 @@ class LetterField : public QWidget {
     LetterMove m = move();
     double* places[] = {&m.before, &m.right, &m.down, &m.turn, &m.percent};
     *places[column] = v;
-    typing_.change(with_letter_move(typing_.values(), m), tr("Move a letter"),
+    typing_.change(with_letter_move(typing_.values(), m), QObject::tr("Move a letter"),
                    "letter-" + std::to_string(m.character) + "-" + std::to_string(column));
   }
   void follow() {
     const auto letter = typing_.letter();
-    name_->setText(letter ? tr("letter “%1”").arg(qs(name_of(typing_.lettering(), *letter)))
-                          : tr("no letter at the caret"));
+    name_->setText(letter ? QObject::tr("letter “%1”").arg(qs(name_of(typing_.lettering(), *letter)))
+                          : QObject::tr("no letter at the caret"));
     const LetterMove m = move();
     const double values[] = {m.before, m.right, m.down, m.turn, m.percent};
     for (int i = 0; i < 5; ++i) {
@@ -374,7 +375,7 @@ QWidget* make_lettering_field(const ValueSpec& spec, const LetteringDesk& desk, 
     return nullptr;
   }
   field->setObjectName(QStringLiteral("value-") + qs(spec.key));
-  field->setAccessibleName(qs(spec.label));
+  field->setAccessibleName(worded(spec.label));
   field->setSizePolicy(QSizePolicy::Ignored, field->sizePolicy().verticalPolicy());
   return field;
 }

@@ -219,10 +219,14 @@ LogView::LogView(LogDesk& desk, QWidget* parent) : QStackedWidget(parent), desk_
          "pass came out, and the next setting is proposed from that."),
       "quiet", nothing_);
   words->setObjectName(QStringLiteral("logEmpty"));
-  words->setMaximumWidth(380);
+  words->setFixedWidth(380);
   words->setAlignment(Qt::AlignCenter);
   column->addStretch();
-  column->addWidget(words, 0, Qt::AlignHCenter);
+  auto* centred = new QHBoxLayout;  // an alignment would take the label's height for another width
+  centred->addStretch();
+  centred->addWidget(words);
+  centred->addStretch();
+  column->addLayout(centred);
   column->addStretch();
   addWidget(nothing_);
   connect(&desk_, &LogDesk::changed, this, [this] {

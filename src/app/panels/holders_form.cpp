@@ -66,7 +66,7 @@ void HoldersForm::rebuild() {
     set_kind(takes, "chip");
     auto* menu = new QMenu(takes);
     for (const ToolKind kind : kToolKinds) {
-      QAction* action = menu->addAction(qs(word(kind)));
+      QAction* action = menu->addAction(worded(word(kind)));
       action->setCheckable(true);
       action->setData(static_cast<int>(kind));
       connect(action, &QAction::triggered, this, [this, h, kind](bool on) { setTakes(h, kind, on); });
@@ -100,7 +100,7 @@ void HoldersForm::update() {
       action->setChecked(kinds.empty() || std::find(kinds.begin(), kinds.end(), kind) != kinds.end());
     }
     takes_[h]->setText(kinds.empty()       ? tr("every kind of tool")
-                       : kinds.size() == 1 ? qs(word(kinds.front()))
+                       : kinds.size() == 1 ? worded(word(kinds.front()))
                                            : tr("%1 kinds of tool").arg(kinds.size()));
   }
 }

@@ -66,7 +66,7 @@ void ToolRack::buildEditor(QVBoxLayout* column) {
   kind_ = new QComboBox(editor_);
   kind_->setObjectName(QStringLiteral("toolKind"));
   kind_->setAccessibleName(tr("Tool: kind"));
-  for (const ToolKind kind : kToolKinds) kind_->addItem(qs(word(kind)), static_cast<int>(kind));
+  for (const ToolKind kind : kToolKinds) kind_->addItem(worded(word(kind)), static_cast<int>(kind));
   form->addRow(make_label(tr("kind"), "quiet", editor_), kind_);
   connect(kind_, &QComboBox::activated, this, [this] {
     edit(tr("Change the kind of tool"), "",

@@ -180,7 +180,7 @@ void RecipeSteps::addStop(const Piece& piece, const Step* step) {
   column->setSpacing(0);
   auto* top = new QHBoxLayout;
   top->setSpacing(2);
-  QString name = stop.kind                   ? qs(stop.kind->label)
+  QString name = stop.kind                   ? worded(stop.kind->label)
                  : step                      ? qs(step->kind)
                  : piece.source.file.empty() ? tr("Plain lines")
                                              : tr("Brought in");
@@ -189,7 +189,7 @@ void RecipeSteps::addStop(const Piece& piece, const Step* step) {
   stop.head->setObjectName(step ? QStringLiteral("step-%1").arg(step->id) : QStringLiteral("step-source"));
   stop.head->setCheckable(true);
   set_kind(stop.head, "row");
-  if (stop.kind) stop.head->setToolTip(qs(stop.kind->summary));
+  if (stop.kind) stop.head->setToolTip(worded(stop.kind->summary));
   connect(stop.head, &QPushButton::clicked, this, [this, id = stop.step] { open(open_ == id ? -1 : id); });
   top->addWidget(stop.head, 1);
   stop.figure = make_label({}, "name", stop.row);
@@ -270,9 +270,10 @@ void RecipeSteps::addFields(Stop& stop, const Piece& piece, const Values& values
             : make_value_field(spec, given == values.end() ? spec.standard : given->second,
                                {session_.project().unit, piece.id}, session_, stop.values,
                                [this, id = stop.step, key = spec.key](const Value& v) { change(id, key, v); });
-    auto* label = make_label(qs(spec.label), "quiet", stop.values);
+    auto* label = make_label(worded(spec.label), "quiet", stop.values);
     label->setFixedWidth(96);
-    if (!spec.help.empty()) label->setToolTip(qs(spec.help)), field->setToolTip(qs(spec.help));
+    label->setWordWrap(true);
+    if (!spec.help.empty()) label->setToolTip(worded(spec.help)), field->setToolTip(worded(spec.help));
     const bool block = own && (spec.type == ValueType::letters || spec.key == "axes");
     if (block) {  // fields of its own, with labels of their own
       label->hide();

@@ -86,8 +86,8 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
       bool pictured = false;
       int widest = 0;
       for (const auto& w : spec.words) {
-        box->addItem(qs(w.label), qs(w.word));
-        widest = std::max(widest, box->fontMetrics().horizontalAdvance(qs(w.label)));
+        box->addItem(worded(w.label), qs(w.word));
+        widest = std::max(widest, box->fontMetrics().horizontalAdvance(worded(w.label)));
         const auto picture = choice_picture(spec, w.word);
         if (!picture) continue;
         box->setItemIcon(box->count() - 1, *picture);
@@ -132,7 +132,7 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
     case ValueType::color: {
       auto* button = new QPushButton(parent);
       set_kind(button, "chip");
-      QObject::connect(button, &QPushButton::clicked, button, [button, edited, label = qs(spec.label)] {
+      QObject::connect(button, &QPushButton::clicked, button, [button, edited, label = worded(spec.label)] {
         const QColor picked = QColorDialog::getColor(QColor(button->property("color").toString()), button->window(),
                                                      label, QColorDialog::DontUseNativeDialog);
         if (picked.isValid()) edited(hex(to_color(picked)));
@@ -187,10 +187,10 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
       const bool length = spec.type == ValueType::length;
       const auto unit = unit_of(spec.type);
       auto* number =
-          new NumberField(qs(spec.label), length ? NumberField::Kind::length : NumberField::Kind::plain, parent,
+          new NumberField(worded(spec.label), length ? NumberField::Kind::length : NumberField::Kind::plain, parent,
                           length ? QString() : QString::fromUtf8(unit.unit), length ? -1 : unit.decimals);
       number->setRange(spec.low, spec.high);
-      if (!spec.zero.empty()) number->setZero(qs(spec.zero));
+      if (!spec.zero.empty()) number->setZero(worded(spec.zero));
       QObject::connect(number, &NumberField::edited, number, [edited, whole = spec.type == ValueType::count](double v) {
         edited(whole ? std::round(v) : v);
       });
@@ -199,8 +199,8 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
     }
   }
   field->setObjectName(QStringLiteral("value-") + qs(spec.key));
-  field->setAccessibleName(qs(spec.label));
-  if (!spec.help.empty()) field->setToolTip(qs(spec.help));
+  field->setAccessibleName(worded(spec.label));
+  if (!spec.help.empty()) field->setToolTip(worded(spec.help));
   show_value(field, spec, value, context.unit);
   if (spec.type == ValueType::pieces) static_cast<QPushButton*>(field)->setText(pieces_text(session, value));
   return field;
@@ -234,7 +234,7 @@ void show_value(QWidget* field, const ValueSpec& spec, const Value& value, Lengt
     const auto* text = std::get_if<std::string>(&value);
     if (const auto color = text ? parse_color(*text) : std::nullopt) {
       paint->setIcon(swatch_icon(to_qcolor(*color)));
-      paint->setText(qs(color_name(*color)));
+      paint->setText(worded(color_name(*color)));
       paint->setProperty("color", qs(*text));
     }
   } else if (auto* button = spec.type == ValueType::pieces ? qobject_cast<QPushButton*>(field) : nullptr) {

@@ -51,7 +51,7 @@ class PartPainter : public QStyledItemDelegate {
     const Theme& t = theme();
     SheetDesk& desk = model_.desk();
     p.fillRect(r, t.dark ? t.panel.lighter(118) : QColor("#F0E9DC"));
-    QString name = tr("Waiting"), right;
+    QString name = QObject::tr("Waiting"), right;
     double left = 14;
     if (const Sheet* sheet = desk.layout().sheet(id)) {
       const Stock* stock = find_stock(model_.desk().shown()->project, sheet->stock);
@@ -60,7 +60,7 @@ class PartPainter : public QStyledItemDelegate {
       left = 38;
       name = QStringLiteral("%1  %2").arg(desk.number_of(id)).arg(qs(stock ? stock->name : sheet->stock));
       const SheetUse* use = desk.use_of(id);
-      right = sheet->not_now ? tr("not this time")
+      right = sheet->not_now ? QObject::tr("not this time")
               : use          ? QLocale().toString(100 * use->used, 'f', 0) + QStringLiteral(" %")
                              : QString();
     }
@@ -116,7 +116,7 @@ class PartPainter : public QStyledItemDelegate {
     p.drawText(QRectF(x, r.top() + 4, room, 20), Qt::AlignVCenter,
                p.fontMetrics().elidedText(desk.name_of(k), Qt::ElideRight, static_cast<int>(room)));
     QString facts = size_text(part.bounds(), project.unit) + QChar(' ') + unit_word(project.unit);
-    if (laid.not_now) facts = tr("not this time");
+    if (laid.not_now) facts = QObject::tr("not this time");
     p.setFont(ui_font(12));
     p.setPen(t.quiet);
     p.drawText(QRectF(x, r.top() + 23, room, 18), Qt::AlignVCenter,

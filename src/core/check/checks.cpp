@@ -278,12 +278,13 @@ class Checker : FindingList {
         }
       }
       std::vector<LineRef> lines;
+      std::set<LineRef> named;
       double total = 0;
       std::map<LineRef, double> covered;
       for (const auto& pair : find_doubled(polylines, kDoubled, kLeast)) {
         total += pair.length_mm;
         for (const auto& ref : {owner[pair.first], owner[pair.second]}) {
-          if (std::find(lines.begin(), lines.end(), ref) == lines.end()) lines.push_back(ref);
+          if (named.insert(ref).second) lines.push_back(ref);
         }
         if (!(owner[pair.first] == owner[pair.second])) covered[owner[pair.second]] += pair.length_mm;
       }

@@ -86,6 +86,7 @@ std::optional<ClipperLib::Paths> nested_rings(const ClipperLib::Paths& in, FillR
   ClipperLib::Paths rings;
   std::vector<Edge> edges;
   ClipperLib::IntRect box{};
+  std::vector<ClipperLib::IntRect> boxes;  // of each ring
   bool first = true;
   for (const auto& given : in) {
     ClipperLib::Path ring;
@@ -94,14 +95,18 @@ std::optional<ClipperLib::Paths> nested_rings(const ClipperLib::Paths& in, FillR
     }
     while (ring.size() > 1 && ring.front() == ring.back()) ring.pop_back();
     if (ring.size() < 3) continue;
+    ClipperLib::IntRect own{ring[0].X, ring[0].Y, ring[0].X, ring[0].Y};
     for (std::size_t i = 0; i < ring.size(); ++i) {
       const auto& p = ring[i];
-      if (first) box = {p.X, p.Y, p.X, p.Y}, first = false;
-      box.left = std::min(box.left, p.X), box.right = std::max(box.right, p.X);
-      box.top = std::min(box.top, p.Y), box.bottom = std::max(box.bottom, p.Y);
+      own.left = std::min(own.left, p.X), own.right = std::max(own.right, p.X);
+      own.top = std::min(own.top, p.Y), own.bottom = std::max(own.bottom, p.Y);
       edges.push_back({p, ring[(i + 1) % ring.size()], static_cast<std::uint32_t>(rings.size()),
                        static_cast<std::uint32_t>(i), static_cast<std::uint32_t>(ring.size())});
     }
+    if (first) box = own, first = false;
+    box.left = std::min(box.left, own.left), box.right = std::max(box.right, own.right);
+    box.top = std::min(box.top, own.top), box.bottom = std::max(box.bottom, own.bottom);
+    boxes.push_back(own);
     rings.push_back(std::move(ring));
   }
   if (rings.size() > 2000 || !apart(edges, box)) return std::nullopt;
@@ -110,8 +115,11 @@ std::optional<ClipperLib::Paths> nested_rings(const ClipperLib::Paths& in, FillR
   ClipperLib::Paths out;
   for (std::size_t i = 0; i < rings.size(); ++i) {
     int winding = 0, depth = 0;
+    const IntPoint& p = rings[i].front();
     for (std::size_t k = 0; k < rings.size(); ++k) {
-      if (k == i || ClipperLib::PointInPolygon(rings[i].front(), rings[k]) == 0) continue;
+      const auto& room = boxes[k];
+      if (p.X < room.left || p.X > room.right || p.Y < room.top || p.Y > room.bottom) continue;
+      if (k == i || ClipperLib::PointInPolygon(p, rings[k]) == 0) continue;
       winding += positive[k] ? 1 : -1;
       ++depth;
     }

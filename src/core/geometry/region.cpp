@@ -97,6 +97,18 @@ ClipperLib::Paths united(const ClipperLib::Paths& rings, ClipperLib::PolyFillTyp
   return out;
 }
 
+/// The union of rings that all go the same way round: each cleaned by itself, then united half by half.
+ClipperLib::Paths united_by_halves(const ClipperLib::Paths& rings) {
+  std::vector<ClipperLib::Paths> clean;
+  for (const auto& ring : rings) {
+    for (auto& part : grid::parts(grid::to_region(united({ring}, ClipperLib::pftNonZero))))
+      clean.push_back(std::move(part));
+  }
+  ClipperLib::Paths out;
+  for (const auto& ring : grid::united(clean).rings) out.push_back(grid::to_grid(ring));
+  return out;
+}
+
 /// The rings that have no vertex on the outline of all: they lie within the others.
 ClipperLib::Paths hidden(const ClipperLib::Paths& rings, const ClipperLib::Paths& outline) {
   std::vector<std::pair<ClipperLib::cInt, ClipperLib::cInt>> seen;
@@ -140,7 +152,7 @@ Region enclosed(const std::vector<Ring>& rings, FillRule nested, FillRule crossi
     if (detail == Detail::enough && vertices_in(grid::to_region(together)) > 2 * kDense) {
       for (auto& ring : together) ring = grid::to_grid(thinned(grid::to_mm(ring), kDenseDetail));
     }
-    done[g] = united(together, fill);
+    done[g] = nested == crossing ? united(together, fill) : united_by_halves(together);
     if (nested != crossing) {
       ClipperLib::Paths islands = united(hidden(together, done[g]), ClipperLib::pftNonZero);
       for (auto& ring : islands) {

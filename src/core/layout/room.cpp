@@ -1,7 +1,10 @@
 #include "core/layout/room.hpp"
+#include "core/geometry/parallel.hpp"
 
 #include <algorithm>
+#include <set>
 
+#include "core/geometry/parallel.hpp"
 #include "core/layout/print_marks.hpp"
 #include "core/shape/evaluate.hpp"
 
@@ -132,16 +135,25 @@ std::vector<Clash> Room::clashes(double gap_mm) const {
     if (!body.loose) by_left.push_back(&body);
   }
   std::sort(by_left.begin(), by_left.end(), [](const Body* a, const Body* b) { return a->box.x0 < b->box.x0; });
-  std::vector<Clash> out;
+  std::vector<std::pair<const Body*, const Body*>> near_by;
+  std::set<const Body*> asked;
   for (std::size_t i = 0; i < by_left.size(); ++i) {
     const Box near = by_left[i]->box.grown(gap_mm);
     for (std::size_t j = i + 1; j < by_left.size() && by_left[j]->box.x0 <= near.x1; ++j) {
       if (!near.overlaps(by_left[j]->box)) continue;
-      const double apart = ready(*by_left[i]).distance(ready(*by_left[j]), {});
-      if (apart >= gap_mm) continue;
-      const auto [a, b] = std::minmax(by_left[i]->laid, by_left[j]->laid);
-      out.push_back({a, b, apart});
+      near_by.emplace_back(by_left[i], by_left[j]);
+      asked.insert({by_left[i], by_left[j]});
     }
+  }
+  const std::vector<const Body*> each(asked.begin(), asked.end());
+  for_each_index(each.size(), 8, [&](std::size_t i) { static_cast<void>(ready(*each[i])); });
+  std::vector<Clash> out;
+  for (const auto& [one, other] :
+       near_by) {  // indexes of Clearance are built as they are asked: not by several at once
+    const double apart = ready(*one).distance(ready(*other), {});
+    if (apart >= gap_mm) continue;
+    const auto [a, b] = std::minmax(one->laid, other->laid);
+    out.push_back({a, b, apart});
   }
   std::sort(out.begin(), out.end(),
             [](const Clash& a, const Clash& b) { return std::tie(a.a, a.b) < std::tie(b.a, b.b); });

@@ -31,7 +31,10 @@ bool is_as_large(const DrawnPiece& piece, const std::string& word, double unit) 
   return second && size_is(w, *first, unit) && size_is(h, *second, unit);
 }
 
-bool word_is_meant(const Project& project, const DrawnPiece& drawn, const std::string& word, double unit) {
+using InWords = std::function<std::string(const std::string&)>;
+
+bool word_is_meant(const Project& project, const DrawnPiece& drawn, const std::string& word, double unit,
+                   const InWords& in_words) {
   const Piece& piece = *drawn.piece;
   if (holds(piece.name, word) || holds(piece.group, word)) return true;
   const Stock* stock = find_stock(project, piece.stock);
@@ -40,13 +43,18 @@ bool word_is_meant(const Project& project, const DrawnPiece& drawn, const std::s
   const auto color = parse_color(word);
   std::set<std::string> tools;
   for (const auto& line : piece.lines) {
-    if (dotlane::word(line.role) == word) return true;
+    const std::string role(dotlane::word(line.role));
+    if (role == word || (in_words && lower_case(in_words(role)) == word)) return true;
     if (color && line.color == *color) return true;
     if (!line.tool.empty()) tools.insert(line.tool);
   }
   std::set<Color> colors;
   for (const auto& line : piece.lines) colors.insert(line.color);
-  if (std::any_of(colors.begin(), colors.end(), [&](Color c) { return holds(color_name(c), word); })) return true;
+  if (std::any_of(colors.begin(), colors.end(), [&](Color c) {
+        const std::string name = color_name(c);
+        return holds(name, word) || (in_words && holds(in_words(name), word));
+      }))
+    return true;
   return std::any_of(tools.begin(), tools.end(), [&](const std::string& id) {
     const Tool* tool = find_tool(project, id);
     return tool && holds(tool->name, word);
@@ -55,7 +63,7 @@ bool word_is_meant(const Project& project, const DrawnPiece& drawn, const std::s
 
 }  // namespace
 
-bool is_meant(const Project& project, const DrawnPiece& piece, std::string_view text) {
+bool is_meant(const Project& project, const DrawnPiece& piece, std::string_view text, const InWords& in_words) {
   const double unit = project.unit == LengthUnit::inch ? kMmPerInch : 1;
   std::string word;
   const std::string all = lower_case(std::string(text)) + " ";
@@ -64,7 +72,7 @@ bool is_meant(const Project& project, const DrawnPiece& piece, std::string_view 
       word += c;
       continue;
     }
-    if (!word.empty() && !word_is_meant(project, piece, word, unit)) return false;
+    if (!word.empty() && !word_is_meant(project, piece, word, unit, in_words)) return false;
     word.clear();
   }
   return true;

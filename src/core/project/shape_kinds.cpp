@@ -102,7 +102,7 @@ std::vector<KindSpec> make_shape_kinds() {
                "Made up",
                {choice("size", "visible / cut",
                        {{"37", "37 / 49 mm"}, {"25", "25 / 35 mm"}, {"58", "58 / 70 mm"}, {"own", "my own"}}),
-                length("visible", "visible", 37, 1, 500), length("cut", "cut", 49, 1, 500),
+                length("visible", "visible", 37, 1, 500), length("cut", "cut disc", 49, 1, 500),
                 length("margin", "keep text clear of the rim", 2, 0, 100)}});
   k.push_back(
       {"blank",
