@@ -1,10 +1,10 @@
-"""docs/checks.md lists every finding that the core can have, and none besides."""
+"""help/en/checks.md lists every finding that the core can have, and none besides."""
 import pathlib
 import re
 import sys
 
 root = pathlib.Path(sys.argv[1])
-listed = re.findall(r"^\| `([a-z-]+)` \|", (root / "docs/checks.md").read_text(), re.M)
+listed = re.findall(r"^\| `([a-z-]+)` \|", (root / "help/en/checks.md").read_text(), re.M)
 said = set()
 for folder in ("check", "format", "logbook"):
     for source in sorted((root / "src/core" / folder).glob("*.cpp")):
@@ -15,8 +15,8 @@ for folder in ("check", "format", "logbook"):
         for choice in re.findall(r'\badd\(([^;,{}]*\?[^;]*?),\s*(?:over|Severity|weak)', text):
             said |= set(re.findall(r'"([a-z-]+)"', choice))
 faults = [f"{code}: listed twice" for code in set(listed) if listed.count(code) > 1]
-faults += [f"{code}: found by the core, not in docs/checks.md" for code in sorted(said - set(listed))]
-faults += [f"{code}: in docs/checks.md, never found" for code in sorted(set(listed) - said)]
+faults += [f"{code}: found by the core, not in help/en/checks.md" for code in sorted(said - set(listed))]
+faults += [f"{code}: in help/en/checks.md, never found" for code in sorted(set(listed) - said)]
 # Every one is made to speak by some test.
 tests = "\n".join(p.read_text() for p in sorted((root / "tests").rglob("*.[cp][py]*")))
 faults += [f"{code}: no test names it" for code in listed if f'"{code}"' not in tests]

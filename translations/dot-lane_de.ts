@@ -961,6 +961,10 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <source>guide</source>
             <translation>Hilfslinie</translation>
         </message>
+        <message>
+            <source>Take the colours of the stock that is at hand</source>
+            <translation>Die Farben des Materials nehmen, das da ist</translation>
+        </message>
     </context>
     <context>
         <name>RecentProjects</name>
@@ -4811,6 +4815,34 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <source>magenta</source>
             <translation>magenta</translation>
         </message>
+        <message>
+            <source>these colours</source>
+            <translation>diese Farben</translation>
+        </message>
+        <message>
+            <source>these</source>
+            <translation>diese</translation>
+        </message>
+        <message>
+            <source>Such as #c7802a #1f6f78.</source>
+            <translation>Etwa #c7802a #1f6f78.</translation>
+        </message>
+        <message>
+            <source>no part narrower</source>
+            <translation>kein Teil schmaler</translation>
+        </message>
+        <message>
+            <source>Such parts are given to what surrounds them.</source>
+            <translation>Solche Teile gehen an das, was sie umgibt.</translation>
+        </message>
+        <message>
+            <source>without background</source>
+            <translation>ohne Hintergrund</translation>
+        </message>
+        <message>
+            <source>What reaches the picture's edge and has its colour.</source>
+            <translation>Was bis zum Bildrand reicht und seine Farbe hat.</translation>
+        </message>
     </context>
     <context>
         <name>dotlane::ActionFinder</name>
@@ -6239,6 +6271,72 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <message>
             <source>Change a margin</source>
             <translation>Einen Rand ändern</translation>
+        </message>
+    </context>
+    <context>
+        <name>dotlane::HelpDesk</name>
+        <message>
+            <source>Help on what has the keys</source>
+            <translation>Hilfe zu dem, was die Tasten hat</translation>
+        </message>
+        <message>
+            <source>A tour of the demo, in five steps</source>
+            <translation>Ein Rundgang durch das Beispiel, in fünf Schritten</translation>
+        </message>
+        <message>
+            <source>New here? The lighthouse card of the Harbour Lantern Fair shows the whole road in five steps.</source>
+            <translation>Neu hier? Die Leuchtturmkarte vom Laternenfest am Hafen zeigt den ganzen Weg in fünf Schritten.</translation>
+        </message>
+        <message>
+            <source>Show me</source>
+            <translation>Zeigen</translation>
+        </message>
+        <message>
+            <source>Not now</source>
+            <translation>Jetzt nicht</translation>
+        </message>
+        <message>
+            <source>These are the pieces of a card, the top layer first. Click one: its size, its steps and its lines show at the right, and the bench shows it at true size.</source>
+            <translation>Das sind die Stücke einer Karte, die oberste Lage zuerst. Eins anklicken: Größe, Schritte und Linien erscheinen rechts, und der Werktisch zeigt es in wahrer Größe.</translation>
+        </message>
+        <message>
+            <source>What is each line for? Its role says: cut, score, draw, foil… The tool follows from it. Roles are the first thing to look at in a drawing that came in.</source>
+            <translation>Wofür ist jede Linie? Ihre Rolle sagt es: schneiden, rillen, zeichnen, folieren… Daraus folgt das Werkzeug. Bei einer hereingeholten Zeichnung sind Rollen das Erste, wonach zu sehen ist.</translation>
+        </message>
+        <message>
+            <source>The plan: every pass along time, tools in their holders at the left. The ochre dots are pauses, when hands are needed. Drag a pass elsewhere, and it says what that costs.</source>
+            <translation>Der Plan: jeder Durchgang über der Zeit, links die Werkzeuge in ihren Haltern. Die ockerfarbenen Punkte sind Pausen, in denen Hände gefragt sind. Einen Durchgang anderswohin ziehen, und er sagt, was das kostet.</translation>
+        </message>
+        <message>
+            <source>Second look reads over your shoulder: gaps, doubled lines, parts too small, inks in the wrong order. Many of its findings are settled by a click.</source>
+            <translation>Der Zweite Blick liest mit: Lücken, doppelte Linien, zu kleine Teile, Tinten in falscher Reihenfolge. Viele seiner Befunde klärt ein Klick.</translation>
+        </message>
+        <message>
+            <source>Rehearse before any card is spoiled: the simulated cutter goes through the job, pauses and all. Try it now; nothing real moves.</source>
+            <translation>Proben, bevor Karton verdorben wird: Der simulierte Schneider geht durch den Auftrag, samt Pausen. Jetzt versuchen; nichts Wirkliches bewegt sich.</translation>
+        </message>
+    </context>
+    <context>
+        <name>dotlane::HelpWindow</name>
+        <message>
+            <source>Help</source>
+            <translation>Hilfe</translation>
+        </message>
+        <message>
+            <source>Search all pages</source>
+            <translation>Alle Seiten durchsuchen</translation>
+        </message>
+        <message>
+            <source>Pages</source>
+            <translation>Seiten</translation>
+        </message>
+        <message>
+            <source>Page</source>
+            <translation>Seite</translation>
+        </message>
+        <message>
+            <source>No page has these words.</source>
+            <translation>Keine Seite hat diese Wörter.</translation>
         </message>
     </context>
     <context>
@@ -7678,6 +7776,10 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <source>Sizes and sheets</source>
             <translation>Größen und Bögen</translation>
         </message>
+        <message>
+            <source>Preferences…</source>
+            <translation>Einstellungen…</translation>
+        </message>
     </context>
     <context>
         <name>dotlane::MakeDesk</name>
@@ -8677,6 +8779,229 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <message>
             <source>Take over tools, stocks and machine</source>
             <translation>Werkzeuge, Materialien und Maschine übernehmen</translation>
+        </message>
+    </context>
+    <context>
+        <name>dotlane::PreferencesWindow</name>
+        <message>
+            <source>Preferences</source>
+            <translation>Einstellungen</translation>
+        </message>
+        <message>
+            <source>General</source>
+            <translation>Allgemein</translation>
+        </message>
+        <message>
+            <source>Keys</source>
+            <translation>Tasten</translation>
+        </message>
+        <message>
+            <source>Save all settings to a file…</source>
+            <translation>Alle Einstellungen in eine Datei sichern…</translation>
+        </message>
+        <message>
+            <source>Take settings from a file…</source>
+            <translation>Einstellungen aus einer Datei nehmen…</translation>
+        </message>
+        <message>
+            <source>Close</source>
+            <translation>Schließen</translation>
+        </message>
+        <message>
+            <source>Settings (*.ini)</source>
+            <translation>Einstellungen (*.ini)</translation>
+        </message>
+        <message>
+            <source>Saved %1: it can be taken to another machine.</source>
+            <translation>%1 gesichert: So kommen sie auf einen anderen Rechner.</translation>
+        </message>
+        <message>
+            <source>%1 cannot be written.</source>
+            <translation>%1 lässt sich nicht schreiben.</translation>
+        </message>
+        <message>
+            <source>%1 holds no settings of Dot Lane; nothing was changed.</source>
+            <translation>%1 enthält keine Einstellungen von Dot Lane; nichts wurde geändert.</translation>
+        </message>
+        <message>
+            <source>Taken over.</source>
+            <translation>Übernommen.</translation>
+        </message>
+        <message>
+            <source>Language</source>
+            <translation>Sprache</translation>
+        </message>
+        <message>
+            <source>the system's</source>
+            <translation>die des Systems</translation>
+        </message>
+        <message>
+            <source>language</source>
+            <translation>Sprache</translation>
+        </message>
+        <message>
+            <source>The language changes when Dot Lane is started anew.</source>
+            <translation>Die Sprache wechselt, wenn Dot Lane neu gestartet wird.</translation>
+        </message>
+        <message>
+            <source>Look</source>
+            <translation>Aussehen</translation>
+        </message>
+        <message>
+            <source>light</source>
+            <translation>hell</translation>
+        </message>
+        <message>
+            <source>dark</source>
+            <translation>dunkel</translation>
+        </message>
+        <message>
+            <source>look</source>
+            <translation>Aussehen</translation>
+        </message>
+        <message>
+            <source>as the look has it</source>
+            <translation>wie das Aussehen</translation>
+        </message>
+        <message>
+            <source>Colour of the mat on the bench</source>
+            <translation>Farbe der Matte auf dem Werktisch</translation>
+        </message>
+        <message>
+            <source>As the look has it</source>
+            <translation>Wie das Aussehen</translation>
+        </message>
+        <message>
+            <source>mat on the bench</source>
+            <translation>Matte auf dem Werktisch</translation>
+        </message>
+        <message>
+            <source>Step of the arrow keys</source>
+            <translation>Schritt der Pfeiltasten</translation>
+        </message>
+        <message>
+            <source>With Shift ten times as far, with Alt a tenth</source>
+            <translation>Mit Umschalt zehnmal so weit, mit Alt ein Zehntel</translation>
+        </message>
+        <message>
+            <source>arrow keys move by</source>
+            <translation>Pfeiltasten bewegen um</translation>
+        </message>
+        <message>
+            <source>When unsaved work is kept aside</source>
+            <translation>Wann nicht gesicherte Arbeit aufbewahrt wird</translation>
+        </message>
+        <message>
+            <source>at once</source>
+            <translation>sofort</translation>
+        </message>
+        <message>
+            <source>after 10 s</source>
+            <translation>nach 10 s</translation>
+        </message>
+        <message>
+            <source>after a minute</source>
+            <translation>nach einer Minute</translation>
+        </message>
+        <message>
+            <source>after five minutes</source>
+            <translation>nach fünf Minuten</translation>
+        </message>
+        <message>
+            <source>unsaved work is kept aside</source>
+            <translation>nicht Gesichertes aufbewahren</translation>
+        </message>
+        <message>
+            <source>New projects</source>
+            <translation>Neue Projekte</translation>
+        </message>
+        <message>
+            <source>Unit of new projects</source>
+            <translation>Einheit neuer Projekte</translation>
+        </message>
+        <message>
+            <source>Millimetres</source>
+            <translation>Millimeter</translation>
+        </message>
+        <message>
+            <source>Inches</source>
+            <translation>Zoll</translation>
+        </message>
+        <message>
+            <source>unit</source>
+            <translation>Einheit</translation>
+        </message>
+        <message>
+            <source>what comes with Dot Lane</source>
+            <translation>was mit Dot Lane kommt</translation>
+        </message>
+        <message>
+            <source>Project whose tools, stocks and machine new projects begin with</source>
+            <translation>Projekt, mit dessen Werkzeugen, Materialien und Maschine neue Projekte beginnen</translation>
+        </message>
+        <message>
+            <source>What comes with Dot Lane</source>
+            <translation>Was mit Dot Lane kommt</translation>
+        </message>
+        <message>
+            <source>tools, stocks, machine</source>
+            <translation>Werkzeuge, Material, Maschine</translation>
+        </message>
+        <message>
+            <source>New projects begin with the workshop of</source>
+            <translation>Neue Projekte beginnen mit der Werkstatt von</translation>
+        </message>
+        <message>
+            <source>Dot Lane projects (*.dotlane)</source>
+            <translation>Dot-Lane-Projekte (*.dotlane)</translation>
+        </message>
+        <message>
+            <source>Find an action</source>
+            <translation>Eine Aktion finden</translation>
+        </message>
+        <message>
+            <source>Actions and their keys</source>
+            <translation>Aktionen und ihre Tasten</translation>
+        </message>
+        <message>
+            <source>action</source>
+            <translation>Aktion</translation>
+        </message>
+        <message>
+            <source>keys</source>
+            <translation>Tasten</translation>
+        </message>
+        <message>
+            <source>New keys of the chosen action</source>
+            <translation>Neue Tasten der gewählten Aktion</translation>
+        </message>
+        <message>
+            <source>As it was</source>
+            <translation>Wie es war</translation>
+        </message>
+        <message>
+            <source>No keys</source>
+            <translation>Keine Tasten</translation>
+        </message>
+        <message>
+            <source>Choose an action, then press its new keys in the field.</source>
+            <translation>Eine Aktion wählen, dann im Feld ihre neuen Tasten drücken.</translation>
+        </message>
+        <message>
+            <source>%1 has these keys, or begins with them: %2.</source>
+            <translation>%1 hat diese Tasten oder beginnt mit ihnen: %2.</translation>
+        </message>
+        <message>
+            <source>Take them from it</source>
+            <translation>Ihr wegnehmen</translation>
+        </message>
+        <message>
+            <source>%1: %2</source>
+            <translation>%1: %2</translation>
+        </message>
+        <message>
+            <source>no keys</source>
+            <translation>keine Tasten</translation>
         </message>
     </context>
     <context>
@@ -9821,6 +10146,18 @@ geändert %2</translation>
         <message>
             <source>and %1 more</source>
             <translation>und %1 mehr</translation>
+        </message>
+        <message>
+            <source>Why?</source>
+            <translation>Warum?</translation>
+        </message>
+        <message>
+            <source>It speaks when %1, because %2.</source>
+            <translation>Er spricht, wenn %1, weil %2.</translation>
+        </message>
+        <message>
+            <source>Common practice or our own measure; no published source.</source>
+            <translation>Übliche Praxis oder unser eigenes Maß; keine veröffentlichte Quelle.</translation>
         </message>
     </context>
     <context>
@@ -11583,6 +11920,25 @@ Nach Werkzeugen: %2.</translation>
         </message>
     </context>
     <context>
+        <name>dotlane::Tour</name>
+        <message>
+            <source>Leave the tour</source>
+            <translation>Den Rundgang verlassen</translation>
+        </message>
+        <message>
+            <source>%1 of %2</source>
+            <translation>%1 von %2</translation>
+        </message>
+        <message>
+            <source>Next</source>
+            <translation>Weiter</translation>
+        </message>
+        <message>
+            <source>Now you</source>
+            <translation>Jetzt Sie</translation>
+        </message>
+    </context>
+    <context>
         <name>dotlane::Typing</name>
         <message>
             <source>Type</source>
@@ -11626,6 +11982,25 @@ Nach Werkzeugen: %2.</translation>
         <message>
             <source>force, gf; upward: depth mark</source>
             <translation>Kraft, gf; nach oben: Tiefenmarke</translation>
+        </message>
+    </context>
+    <context>
+        <name>help</name>
+        <message>
+            <source>yes</source>
+            <translation>ja</translation>
+        </message>
+        <message>
+            <source>no</source>
+            <translation>nein</translation>
+        </message>
+        <message>
+            <source>Keys</source>
+            <translation>Tasten</translation>
+        </message>
+        <message>
+            <source>Each of them can be changed under Preferences.</source>
+            <translation>Jede lässt sich unter Einstellungen ändern.</translation>
         </message>
     </context>
     <context>

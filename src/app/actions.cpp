@@ -2,19 +2,44 @@
 
 #include <QWidget>
 
+#include "app/preferences/preferences.hpp"
+
 namespace dotlane {
 
 QAction* Actions::add(const QString& id, const QString& text, const QKeySequence& shortcut, std::function<void()> run,
                       QWidget* only) {
   auto* action = new QAction(text, this);
   action->setObjectName(id);
-  action->setShortcut(shortcut);
+  const auto preferred = preferred_keys(id);
+  action->setShortcut(preferred ? QKeySequence(*preferred, QKeySequence::PortableText) : shortcut);
+  own_keys_.insert(action, shortcut);
+  only_.insert(action, only);
   action->setShortcutContext(only ? Qt::WidgetWithChildrenShortcut : Qt::WindowShortcut);
   connect(action, &QAction::triggered, this, [run = std::move(run)] { run(); });
   (only ? only : window_)->addAction(action);
   by_id_.insert(id, action);
   all_.push_back(action);
   return action;
+}
+
+QAction* Actions::having(const QKeySequence& keys, const QAction* but) const {
+  if (keys.isEmpty()) return nullptr;
+  for (QAction* action : all_) {
+    if (action == but || action->shortcut().isEmpty()) continue;
+    QWidget *one = only_.value(action), *other = only_.value(but);
+    const bool both = !one || !other || one == other || one->isAncestorOf(other) || other->isAncestorOf(one);
+    if (both && (action->shortcut().matches(keys) != QKeySequence::NoMatch ||
+                 keys.matches(action->shortcut()) != QKeySequence::NoMatch))
+      return action;
+  }
+  return nullptr;
+}
+
+void Actions::refreshKeys() {
+  for (QAction* action : all_) {
+    const auto preferred = preferred_keys(action->objectName());
+    action->setShortcut(preferred ? QKeySequence(*preferred, QKeySequence::PortableText) : own_keys_.value(action));
+  }
 }
 
 }  // namespace dotlane

@@ -21,10 +21,17 @@ class Actions : public QObject {
                QWidget* only = nullptr);
   [[nodiscard]] QAction* find(const QString& id) const { return by_id_.value(id); }
   [[nodiscard]] const std::vector<QAction*>& all() const { return all_; }
+  /// Another action that these keys would reach as well: it has them, or begins with them, or they with it, where both
+  /// are listened to.
+  [[nodiscard]] QAction* having(const QKeySequence& keys, const QAction* but) const;
+  /// After preferences changed: the keys that were chosen, else the action's own.
+  void refreshKeys();
 
  private:
   QWidget* window_;
   QHash<QString, QAction*> by_id_;
+  QHash<const QAction*, QKeySequence> own_keys_;
+  QHash<const QAction*, QWidget*> only_;
   std::vector<QAction*> all_;
 };
 

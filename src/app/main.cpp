@@ -1,10 +1,10 @@
 // dot-lane: the application.
 #include <QCommandLineParser>
-#include <QSettings>
 #include <cstdio>
 
 #include "app/application.hpp"
 #include "app/main_window.hpp"
+#include "app/preferences/preferences.hpp"
 #include "app/shots.hpp"
 #include "app/style.hpp"
 #include "render/language.hpp"
@@ -17,7 +17,7 @@ int main(int argc, char** argv) {
   QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
   QApplication::setDesktopFileName(QStringLiteral("org.dotlane.DotLane"));
   QApplication::setWindowIcon(QIcon::fromTheme(QStringLiteral("dot-lane")));
-  dotlane::use_language();
+  dotlane::use_language(dotlane::preferences().language);
   QCommandLineParser options;
   options.setApplicationDescription(
       QApplication::translate("main", "Plans and rehearses multi-tool jobs for a small craft cutter."));
@@ -41,7 +41,7 @@ int main(int argc, char** argv) {
     }
     return 0;
   }
-  dotlane::use_theme(QSettings().value(QStringLiteral("dark"), false).toBool());
+  dotlane::use_theme(dotlane::preferences().dark, dotlane::preferences().mat);
   dotlane::MainWindow window;
   window.show();
   if (options.positionalArguments().isEmpty()) {
@@ -50,5 +50,6 @@ int main(int argc, char** argv) {
     window.take(options.positionalArguments());
   }
   window.offerBrokenRun();
+  if (options.positionalArguments().isEmpty()) window.help().offerTour();
   return QApplication::exec();
 }

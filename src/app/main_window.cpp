@@ -19,6 +19,7 @@
 #include "app/panels/recipe_panel.hpp"
 #include "app/panels/run_panel.hpp"
 #include "app/practice/practice.hpp"
+#include "app/preferences/preferences.hpp"
 #include "app/sheets/parts_ledger.hpp"
 #include "app/sheets/photograph_view.hpp"
 #include "app/sheets/sheet_actions.hpp"
@@ -162,6 +163,11 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
           [this] { actions_.find(QStringLiteral("exercises"))->trigger(); });
   connect(passes_, &PassesPanel::calibrationAsked, this,
           [this] { actions_.find(QStringLiteral("calibrate"))->trigger(); });
+  help_ = new HelpDesk(*this, actions_, *notice_);
+  const std::pair<QWidget*, const char*> helps[] = {
+      {recipe_, "recipe"}, {sheets_panel, "sheets"}, {passes_, "passes"}, {run_panel, "run"},  {make_panel, "make"},
+      {log_panel, "log"},  {look_, "checks"},        {lanes_, "passes"},  {log_ledger, "log"}, {top_, "start"}};
+  for (const auto& [widget, page] : helps) set_help(widget, page);
   addEditActions();
   add_sheet_actions(actions_, session_, *desk_, sheets_);
   addViewActions();
@@ -595,8 +601,10 @@ void MainWindow::addViewActions() {
                               false);
                });
   actions_.add("dark", tr("Switch between light and dark"), Qt::CTRL | Qt::SHIFT | Qt::Key_L, [] {
-    use_theme(!theme().dark);
-    QSettings().setValue(QStringLiteral("dark"), theme().dark);
+    Preferences now = preferences();
+    now.dark = !theme().dark;
+    prefer(now);
+    use_theme(now.dark, now.mat);
   });
   actions_.add("run-start", tr("Rehearse the job"), Qt::CTRL | Qt::Key_R, [this] {
     setStage(Stage::run);

@@ -7,6 +7,7 @@
 #include "app/actions.hpp"
 #include "app/bench/bench.hpp"
 #include "app/copy_actions.hpp"
+#include "app/help/help_desk.hpp"
 #include "app/lanes/lanes.hpp"
 #include "app/ledger/ledger.hpp"
 #include "app/lettering/lettering_actions.hpp"
@@ -39,6 +40,7 @@ class MainWindow : public QMainWindow {
   [[nodiscard]] SheetDesk& desk() { return *desk_; }
   [[nodiscard]] MakeView& make() { return *make_; }
   [[nodiscard]] LogDesk& log() { return *log_; }
+  [[nodiscard]] HelpDesk& help() { return *help_; }
   [[nodiscard]] class LogView& season() { return *season_; }
   [[nodiscard]] Typing& typing() { return *typing_; }
   [[nodiscard]] Lanes& lanes() { return *lanes_; }
@@ -58,6 +60,8 @@ class MainWindow : public QMainWindow {
   /// Opens it in the place of what is open here, unless another window has it: that comes forward.
   void openHere(const QString& path);
   void comeForward();
+  /// Runs `then` once unsaved changes are saved or let go; not at all when the user stays.
+  void afterSaving(const std::function<void()>& then);
   /// Offers unsaved work that an ended program left, for a project's file, which could be read or not, or for none.
   void offerRecovery(const QString& path = {}, bool read = true);
   /// Asks what becomes of a run that was broken off when the program ended, if there is one.
@@ -72,6 +76,7 @@ class MainWindow : public QMainWindow {
   void addEditActions();
   void addViewActions();
   void addWindowActions();
+  void showPreferences();
   void foldLanes(bool on);
   /// What the stage keeps of that: where all mats or the figure want the room, it is another.
   [[nodiscard]] bool& lanesFolded() {
@@ -89,8 +94,6 @@ class MainWindow : public QMainWindow {
   void updateActions();
   void save(bool as, std::function<void(bool)> then = {});
   void saveTo(const QString& path, bool over, std::function<void(bool)> then);
-  /// Runs `then` once unsaved changes are saved or let go; not at all when the user stays.
-  void afterSaving(const std::function<void()>& then);
   void exportTo(const QString& path);
   void chooseGcodeProfile();
   /// The project of a run as it was, as a new one.
@@ -122,6 +125,7 @@ class MainWindow : public QMainWindow {
   class RecipePanel* recipe_;
   QStackedWidget* panels_;
   class Practice* practice_ = nullptr;
+  HelpDesk* help_ = nullptr;
   QWidget* right_;  // the panels and what stands above them
   PassesPanel* passes_;
   SecondLook* look_;

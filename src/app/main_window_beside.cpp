@@ -3,7 +3,9 @@
 #include <QMenu>
 
 #include "app/main_window.hpp"
+#include "app/preferences/preferences_window.hpp"
 #include "app/projects/projects_window.hpp"
+#include "app/style.hpp"
 #include "app/units.hpp"
 
 namespace dotlane {
@@ -70,7 +72,18 @@ void MainWindow::showProjects() {
   window->show();
 }
 
+void MainWindow::showPreferences() {
+  auto* window = new PreferencesWindow(session_, actions_, this);
+  connect(window, &PreferencesWindow::changed, this, [] {
+    const Preferences now = preferences();
+    use_theme(now.dark, now.mat);
+    for (MainWindow* each : open_windows()) each->actions_.refreshKeys(), each->session_.keepAsideAfter(now.autosave_s);
+  });
+  window->show();
+}
+
 void MainWindow::addWindowActions() {
+  actions_.add("preferences", tr("Preferences…"), Qt::CTRL | Qt::Key_Comma, [this] { showPreferences(); });
   actions_.add("projects", tr("Find a project, or a piece of one…"), Qt::CTRL | Qt::SHIFT | Qt::Key_P,
                [this] { showProjects(); });
   actions_.add("new-window", tr("Another window with a new project"), Qt::CTRL | Qt::SHIFT | Qt::Key_N,

@@ -264,7 +264,7 @@ void MainWindow::fillProjectMenu() {
   QMenu* menu = top_->menu();
   menu->clear();
   for (const char* id : {"new", "new-window", "open", "projects", "bring-in", "save", "save-as", "export", "save-guide",
-                         "calibrate", "exercises"})
+                         "calibrate", "exercises", "preferences", "help"})
     menu->addAction(actions_.find(QString::fromLatin1(id)));
   const QStringList recent = recent_projects();
   menu->addSeparator();

@@ -4,18 +4,18 @@
 #include <set>
 #include <utility>
 
+#include "app/preferences/preferences.hpp"
 #include "app/units.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
 #include "core/place/held.hpp"
 #include "core/project/bounds.hpp"
 #include "core/project/presets.hpp"
-#include "words/language.hpp"
 
 namespace dotlane {
 namespace {
 
-constexpr int kAutosaveMs = 800;
+constexpr int kMsPerS = 1000;
 constexpr int kQuietMs = 1200;          // without an edit: time to look for better orders of strokes
 constexpr double kWorthSeconds = 0.05;  // what one of them has to save
 constexpr int kTellMs = 100;            // between figures while hands drag
@@ -23,14 +23,9 @@ constexpr int kEditRestMs = 120;        // between edits that replace each other
 
 }  // namespace
 
-/// Its tools and stocks are named in the user's language; from then on the names belong to the project.
-Project Session::freshProject() {
-  Project out = new_project(tr("Untitled").toStdString());
-  for (auto& tool : out.tools) tool.name = in_words(tool.name);
-  for (auto& stock : out.stocks) stock.name = in_words(stock.name);
-  out.machine.name = in_words(out.machine.name);
-  return out;
-}
+Project Session::freshProject() { return preferred_project(tr("Untitled").toStdString()); }
+
+void Session::keepAsideAfter(int seconds) { autosave_timer_.setInterval(seconds * kMsPerS); }
 
 Session::Session(QObject* parent) : QObject(parent), history_(freshProject()), saved_(history_.now()) {
   pool_.setMaxThreadCount(2);
@@ -38,7 +33,7 @@ Session::Session(QObject* parent) : QObject(parent), history_(freshProject()), s
   improve_timer_.setInterval(kQuietMs);
   connect(&improve_timer_, &QTimer::timeout, this, &Session::improveAside);
   autosave_timer_.setSingleShot(true);
-  autosave_timer_.setInterval(kAutosaveMs);
+  keepAsideAfter(preferences().autosave_s);
   connect(&autosave_timer_, &QTimer::timeout, this, &Session::autosaveAside);
   connect(this, &Session::derivedChanged, this, &Session::gatherFindings);
   tell_timer_.setSingleShot(true);

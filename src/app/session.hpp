@@ -87,6 +87,8 @@ class Session : public QObject {
   void newProject();
   /// Puts a project that was made here in the place of this one; nothing is lost with it while it is not changed.
   void openMade(Project project);
+  /// How long after an edit unsaved work is kept aside.
+  void keepAsideAfter(int seconds);
   /// Reads a project aside and puts it in the place of this one. When this one was changed meanwhile, `guard` decides:
   /// it calls what it is given, or does not. `then` hears the error, if there was one.
   using Guard = std::function<void(std::function<void()>)>;

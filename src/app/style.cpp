@@ -5,11 +5,12 @@
 #include <QPalette>
 #include <QStyle>
 #include <QStyleFactory>
+#include <optional>
 
 namespace dotlane {
 namespace {
 
-bool g_dark = false;
+std::optional<Theme> g_theme;  // in use
 
 /// Colours are named as in Theme; @name is replaced by its value.
 constexpr const char* kSheet = R"(
@@ -125,10 +126,16 @@ QString style_sheet(const Theme& t) {
 
 }  // namespace
 
-const Theme& theme() { return g_dark ? dark_theme() : light_theme(); }
+const Theme& theme() { return g_theme ? *g_theme : light_theme(); }
 
-void use_theme(bool dark) {
-  g_dark = dark;
+void use_theme(bool dark, const QColor& mat) {
+  g_theme = dark ? dark_theme() : light_theme();
+  if (mat.isValid()) {
+    // Edge and dots are seen on it, and are no louder than on the look's own.
+    const bool deep = mat.lightnessF() < 0.5F;
+    g_theme->mat = mat, g_theme->mat_edge = deep ? mat.lighter(150) : mat.darker(125);
+    g_theme->mat_dot = deep ? mat.lighter(135) : mat.darker(112);
+  }
   const Theme& t = theme();
   load_fonts();
   QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));

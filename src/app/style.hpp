@@ -13,7 +13,7 @@ namespace dotlane {
 [[nodiscard]] const Theme& theme();
 
 /// Switches the theme: sets palette, font and style sheet of the application and repaints every window.
-void use_theme(bool dark);
+void use_theme(bool dark, const QColor& mat = {});
 
 /// Gives a widget one of the style sheet's kinds ("pill", "primary", "quiet", "heading", "card", ...).
 void set_kind(QWidget* widget, const char* kind);

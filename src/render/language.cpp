@@ -45,6 +45,7 @@ void use_language(const QString& choice) {
       const QString text = translators().ours.translate("core", english.c_str());
       return text.isEmpty() ? english : text.toStdString();
     };
+    language.code = QLocale::languageToCode(texts.language()).toStdString();
     language.names_are_small = texts.language() != QLocale::German;
   }
   set_language(std::move(language));

@@ -9,6 +9,7 @@
 namespace dotlane {
 
 struct Language {
+  std::string code = "en";  ///< ISO 639-1
   /// The text for an English one, or that itself where there is none; nothing: English.
   std::function<std::string(const std::string& english)> text;
   std::string decimal_sign = ".";

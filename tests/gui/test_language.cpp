@@ -167,9 +167,9 @@ TEST_CASE("in German no view of the demo says anything in English") {
 TEST_CASE("no text of a view stands in the program untranslatable") {
   Marking marking;
   QCoreApplication::installTranslator(&marking);
-  set_language({[](const std::string& text) { return "\u27E6" + text + "\u27E7"; }, ".", false});
+  set_language({"en", [](const std::string& text) { return "\u27E6" + text + "\u27E7"; }, ".", false});
   const Speaking afterwards("C");
-  set_language({[](const std::string& text) { return "\u27E6" + text + "\u27E7"; }, ".", false});
+  set_language({"en", [](const std::string& text) { return "\u27E6" + text + "\u27E7"; }, ".", false});
   std::set<QString> wrong;
   const auto listen = [&](Opened& o, QWidget& shown, const char* view) {
     const std::set<QString> names = names_in(o.project());

@@ -6,6 +6,7 @@
 #include <QPainter>
 #include <QWheelEvent>
 
+#include "app/preferences/preferences.hpp"
 #include "app/style.hpp"
 #include "app/widgets/arrow_keys.hpp"
 
@@ -106,7 +107,9 @@ void Table::wheelEvent(QWheelEvent* event) {
 }
 
 void Table::keyPressEvent(QKeyEvent* event) {
-  const double step = event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1;
+  const double step = preferences().nudge_mm * (event->modifiers() & Qt::ShiftModifier ? 10
+                                                : event->modifiers() & Qt::AltModifier ? 0.1
+                                                                                       : 1);
   if (const auto way = arrow(event->key())) return nudge(step * way->x(), step * way->y());
   switch (event->key()) {
     case Qt::Key_Escape:

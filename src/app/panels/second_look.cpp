@@ -3,6 +3,7 @@
 #include <QHBoxLayout>
 #include <QPushButton>
 
+#include "app/help/help_pages.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -108,6 +109,20 @@ void SecondLook::update() {
       }
       row->insertWidget(row->count() - 1, button);
     };
+    if (const auto reason = why(finding.code)) {
+      auto* ask = new QPushButton(tr("Why?"), card);
+      ask->setObjectName(QStringLiteral("why-") + qs(finding.code));
+      ask->setCheckable(true);
+      auto* answer = make_label(tr("It speaks when %1, because %2.").arg(reason->when, reason->because) + u' ' +
+                                    (reason->when.contains(u'(') || reason->because.contains(u'(')
+                                         ? QString()
+                                         : tr("Common practice or our own measure; no published source.")),
+                                "quiet", card);
+      answer->hide();
+      connect(ask, &QPushButton::toggled, answer, &QWidget::setVisible);
+      add(ask, false);
+      box->addWidget(answer);
+    }
     if (!finding.lines.empty()) {
       auto* show = new QPushButton(tr("Show me"), card);
       add(show, false);

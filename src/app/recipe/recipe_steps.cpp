@@ -7,6 +7,7 @@
 #include <QToolButton>
 #include <algorithm>
 
+#include "app/help/help_desk.hpp"
 #include "app/recipe/value_field.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
@@ -262,6 +263,9 @@ void RecipeSteps::addFields(Stop& stop, const Piece& piece, const Values& values
   form->setVerticalSpacing(1);
   form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
   for (const auto& spec : stop.kind->values) {
+    set_help(stop.values, stop.kind->kind == "lettering" ? "lettering"
+                          : stop.kind->kind == "fill"    ? "fills"
+                                                         : "recipe");
     const auto given = values.find(spec.key);
     const bool lettering = stop.kind->kind == "lettering" && desk_.typing;
     QWidget* own = lettering ? make_lettering_field(spec, desk_, session_, stop.values) : nullptr;

@@ -75,6 +75,20 @@ void fill_lines(QComboBox* box, const Session& session, int piece, const std::st
   box->setCurrentIndex(box->findData(qs(now)));
 }
 
+/// Of what lies on the shelf, else of all stocks.
+std::string colors_at_hand(const Project& project) {
+  std::string shelf, all;
+  for (const auto& stock : project.stocks) {
+    const std::string color = hex(stock.color);
+    if (all.find(color) != std::string::npos) continue;
+    all += (all.empty() ? "" : " ") + color;
+    const bool there = std::any_of(project.shelf.begin(), project.shelf.end(),
+                                   [&](const auto& item) { return item.stock == stock.id; });
+    if (there) shelf += (shelf.empty() ? "" : " ") + color;
+  }
+  return shelf.empty() ? all : shelf;
+}
+
 }  // namespace
 
 QWidget* make_value_field(const ValueSpec& spec, const Value& value, const ValueContext& context, Session& session,
@@ -126,6 +140,14 @@ QWidget* make_value_field(const ValueSpec& spec, const Value& value, const Value
     case ValueType::text: {
       auto* edit = new QLineEdit(parent);
       QObject::connect(edit, &QLineEdit::editingFinished, edit, [edit, edited] { edited(edit->text().toStdString()); });
+      if (spec.key == "palette") {
+        QAction* take = edit->addAction(swatch_icon(theme().accent), QLineEdit::TrailingPosition);
+        take->setToolTip(QObject::tr("Take the colours of the stock that is at hand"));
+        QObject::connect(take, &QAction::triggered, edit, [&session, edit, edited] {
+          edit->setText(qs(colors_at_hand(session.project())));
+          edited(edit->text().toStdString());
+        });
+      }
       field = edit;
       break;
     }

@@ -16,7 +16,7 @@ inline constexpr double kDoubled = 0.05;
 /// Codes: open-cut, off-mat, off-usable, off-sheet, doubled-cut, role-guessed, size-assumed and the other notes of the
 /// reader, tool-missing, tool-role, tool-stock, stock-over-rating, force-over-rating, mirrored, mirrored-twice,
 /// clear-not-mirrored, fused-not-mirrored, sheet-off-mat, and those of check_shapes(), check_lettering(),
-/// check_stencils(), check_fills(), check_layout() and check_run(). docs/checks.md says why each of them is there.
+/// check_stencils(), check_fills(), check_layout() and check_run(). help/en/checks.md says why each of them is there.
 [[nodiscard]] std::vector<Finding> check(const Project& project, const Drawing& drawing, const Layout& layout,
                                          const Plan& plan);
 

@@ -5,7 +5,7 @@
 
 namespace dotlane {
 
-/// Codes: print-missing, print-no-marks, print-on-marks, print-by-hand. docs/checks.md says why.
+/// Codes: print-missing, print-no-marks, print-on-marks, print-by-hand. help/en/checks.md says why.
 [[nodiscard]] std::vector<Finding> check_print(const Project& project, const Layout& layout);
 
 }  // namespace dotlane

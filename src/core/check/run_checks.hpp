@@ -10,7 +10,7 @@ namespace dotlane {
 /// Codes: cut-before, light-after-dark, mat-returns, not-now, pieces-not-now, hidden-runs, roles-not-now;
 /// ink-not-taken, cut-on-blank, force-clamped, holder-refuses, repeats-apart; raised-under-bar, raised-under-roller,
 /// blank-under-roller; small-lift, near-edge, perforation-weak, perforation-stiff; waits-for-ink, scribble-first,
-/// stay-with-it, stay-awake. docs/checks.md says why.
+/// stay-with-it, stay-awake. help/en/checks.md says why.
 [[nodiscard]] std::vector<Finding> check_run(const Project& project, const Drawing& drawing, const Layout& layout,
                                              const Plan& plan);
 

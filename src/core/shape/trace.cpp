@@ -5,9 +5,10 @@
 #include <algorithm>
 #include <memory>
 
-#include "core/color_space.hpp"
+#include "core/color.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/project/kinds.hpp"
+#include "core/shape/picture_layers.hpp"
 
 namespace dotlane {
 namespace {
@@ -18,6 +19,8 @@ struct Mask {
   std::vector<bool> set;
 };
 
+constexpr std::size_t kMostColors = 32;  // that are given
+
 Color pixel(const Picture& picture, const Crop& crop, int x, int y) {
   const auto at = 3 * (static_cast<std::size_t>(crop.y0 + y) * static_cast<std::size_t>(picture.width) +
                        static_cast<std::size_t>(crop.x0 + x));
@@ -25,7 +28,7 @@ Color pixel(const Picture& picture, const Crop& crop, int x, int y) {
 }
 
 /// The mask's outlines in mm, `scale` mm a pixel.
-Path outlines(const Mask& mask, const Reading& take, double scale) {
+Path outlines(const Mask& mask, int despeckle, double smoothing, double scale) {
   constexpr int kBits = 8 * sizeof(potrace_word);
   const int words = (mask.width + kBits - 1) / kBits;
   std::vector<potrace_word> bits(static_cast<std::size_t>(words) * static_cast<std::size_t>(mask.height), 0);
@@ -41,8 +44,8 @@ Path outlines(const Mask& mask, const Reading& take, double scale) {
   const std::unique_ptr<potrace_param_t, decltype(&potrace_param_free)> param(potrace_param_default(),
                                                                               &potrace_param_free);
   if (!param) return {};
-  param->turdsize = take.count("despeckle");
-  param->alphamax = take.number("smoothing");
+  param->turdsize = despeckle;
+  param->alphamax = smoothing;
   const std::unique_ptr<potrace_state_t, decltype(&potrace_state_free)> state(potrace_trace(param.get(), &bitmap),
                                                                               &potrace_state_free);
   Path out;
@@ -67,94 +70,41 @@ Path outlines(const Mask& mask, const Reading& take, double scale) {
   return out;
 }
 
-double apart(const Lab& a, const Lab& b) {
-  const double l = a.l - b.l, x = a.a - b.a, y = a.b - b.b;
-  return l * l + x * x + y * y;
-}
-
-/// k means over the colours that occur, by their frequency; the first means are spread as far apart as may be, so the
-/// same picture always gives the same colours.
-std::vector<Lab> dominant(const std::vector<std::pair<Lab, double>>& colors, int k) {
-  std::vector<Lab> means;
-  const auto most =
-      std::max_element(colors.begin(), colors.end(), [](const auto& a, const auto& b) { return a.second < b.second; });
-  means.push_back(most->first);
-  while (static_cast<int>(means.size()) < k) {
-    double best = 0;
-    Lab next = means.front();
-    for (const auto& [lab, n] : colors) {
-      double near = 1e9;
-      for (const auto& m : means) near = std::min(near, apart(lab, m));
-      if (near * std::sqrt(n) > best) best = near * std::sqrt(n), next = lab;
+/// Colours written as "#c7802a #1f6f78", with spaces or commas between them; what is none is passed over.
+std::vector<Color> palette_of(const std::string& text) {
+  std::vector<Color> out;
+  std::string word;
+  for (const char c : text + " ") {
+    if (c != ' ' && c != ',' && c != ';') {
+      word += c;
+      continue;
     }
-    if (best <= 0) break;
-    means.push_back(next);
+    if (const auto color = word.empty() ? std::nullopt : parse_color(word); color && out.size() < kMostColors)
+      out.push_back(*color);
+    word.clear();
   }
-  for (int round = 0; round < 20; ++round) {
-    std::vector<Lab> sum(means.size());
-    std::vector<double> weight(means.size(), 0.0);
-    for (const auto& [lab, n] : colors) {
-      std::size_t near = 0;
-      for (std::size_t i = 1; i < means.size(); ++i) {
-        if (apart(lab, means[i]) < apart(lab, means[near])) near = i;
-      }
-      sum[near] = {sum[near].l + lab.l * n, sum[near].a + lab.a * n, sum[near].b + lab.b * n};
-      weight[near] += n;
-    }
-    double moved = 0;
-    for (std::size_t i = 0; i < means.size(); ++i) {
-      if (weight[i] <= 0) continue;
-      const Lab mean{sum[i].l / weight[i], sum[i].a / weight[i], sum[i].b / weight[i]};
-      moved = std::max(moved, apart(mean, means[i]));
-      means[i] = mean;
-    }
-    if (moved < 1e-8) break;
-  }
-  std::sort(means.begin(), means.end(), [](const Lab& a, const Lab& b) { return a.l > b.l; });
-  return means;
+  return out;
 }
 
 std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, const Reading& take, double scale) {
-  // Colours are counted on 5 bits a channel: finer differences do not decide what a person calls one colour.
-  std::vector<double> counts(std::size_t{1} << 15, 0.0);
-  auto bin = [](Color c) {
-    return static_cast<std::size_t>(c.r >> 3) << 10 | static_cast<std::size_t>(c.g >> 3) << 5 |
-           static_cast<std::size_t>(c.b >> 3);
-  };
-  for (int y = 0; y < crop.height; ++y) {
-    for (int x = 0; x < crop.width; ++x) ++counts[bin(pixel(picture, crop, x, y))];
-  }
-  std::vector<std::pair<Lab, double>> colors;
-  std::vector<std::size_t> bins;
-  for (std::size_t b = 0; b < counts.size(); ++b) {
-    if (counts[b] <= 0) continue;
-    auto middle = [](std::size_t v) { return static_cast<std::uint8_t>((v & 31) * 255 / 31); };
-    colors.push_back({to_oklab({middle(b >> 10), middle(b >> 5), middle(b)}), counts[b]});
-    bins.push_back(b);
-  }
-  const auto means = dominant(colors, take.count("layers"));
-  std::vector<std::uint8_t> layer_of(counts.size(), 0);
-  for (std::size_t i = 0; i < colors.size(); ++i) {
-    std::size_t near = 0;
-    for (std::size_t m = 1; m < means.size(); ++m) {
-      if (apart(colors[i].first, means[m]) < apart(colors[i].first, means[near])) near = m;
-    }
-    layer_of[bins[i]] = static_cast<std::uint8_t>(near);
-  }
+  LayerOptions options;
+  options.count = take.count("layers");
+  if (take.is("colors", "given")) options.given = palette_of(take.text("palette"));
+  options.narrowest_px = take.number("narrowest") / scale;
+  options.smallest_px2 = take.number("despeckle");
+  options.without_edge = take.flag("no-background");
+  const PictureLayers layers = layers_of(picture, crop, options);
   std::vector<TracedLayer> out;
   const bool stacked = take.is("meet", "stack");
-  for (std::size_t m = 0; m < means.size(); ++m) {
-    Mask mask{crop.width, crop.height,
-              std::vector<bool>(static_cast<std::size_t>(crop.width) * static_cast<std::size_t>(crop.height))};
-    for (int y = 0; y < crop.height; ++y) {
-      for (int x = 0; x < crop.width; ++x) {
-        const std::size_t l = layer_of[bin(pixel(picture, crop, x, y))];
-        mask.set[static_cast<std::size_t>(y) * static_cast<std::size_t>(crop.width) + static_cast<std::size_t>(x)] =
-            l == m || (stacked && l > m);
-      }
+  for (std::size_t m = 0; m < layers.colors.size(); ++m) {
+    Mask mask{crop.width, crop.height, std::vector<bool>(layers.layer.size())};
+    for (std::size_t i = 0; i < layers.layer.size(); ++i) {
+      const std::uint8_t l = layers.layer[i];
+      mask.set[i] = l != PictureLayers::kNone && (l == m || (stacked && l > m));
     }
-    Path path = outlines(mask, take, scale);
-    if (!path.contours.empty()) out.push_back({from_oklab(means[m]), std::move(path)});
+    // Small parts were given away: to leave out more of them would leave holes.
+    Path path = outlines(mask, 0, take.number("smoothing"), scale);
+    if (!path.contours.empty()) out.push_back({layers.colors[m], std::move(path)});
   }
   return out;
 }
@@ -183,7 +133,7 @@ std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Say
   }
   const double scale = take.number("width") / crop.width;
   std::vector<TracedLayer> out;
-  if (take.is("colors", "several")) {
+  if (!take.is("colors", "two")) {
     out = in_colors(picture, crop, take, scale);
   } else {
     const double below = take.number("threshold") / 100 * 255;
@@ -196,7 +146,7 @@ std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Say
         mask.set.push_back((luma < below) != invert);
       }
     }
-    Path path = outlines(mask, take, scale);
+    Path path = outlines(mask, take.count("despeckle"), take.number("smoothing"), scale);
     if (!path.contours.empty()) out.push_back({{34, 34, 34}, std::move(path)});
   }
   if (out.empty()) trouble = {{"trace-nothing"}};

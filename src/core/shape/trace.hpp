@@ -23,8 +23,9 @@ struct Crop {
 [[nodiscard]] Crop crop_of(const Picture& picture, const Reading& take);
 
 /// Traces the picture as the values of the kind "picture" say (see shape_kinds.cpp): two tones by a threshold on luma,
-/// or several colours by k-means in Oklab, each outlined by potrace (P. Selinger, "Potrace: a polygon-based tracing
-/// algorithm", 2003). The layers come lightest first, each to lie below the next. `trouble` says why nothing was found.
+/// or several colours (core/shape/picture_layers.hpp), each outlined by potrace (P. Selinger, "Potrace: a polygon-based
+/// tracing algorithm", 2003). The layers come lightest first, each to lie below the next. `trouble` says why nothing
+/// was found.
 [[nodiscard]] std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Sayings& trouble);
 
 /// The same as lines, one for each layer, with the role cut.
