@@ -7780,6 +7780,11 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <source>Preferences…</source>
             <translation>Einstellungen…</translation>
         </message>
+        <message>
+            <source>300</source>
+            <extracomment>How wide the panels at the right must be for the words of this language, px. A test measures whether that does.</extracomment>
+            <translation>368</translation>
+        </message>
     </context>
     <context>
         <name>dotlane::MakeDesk</name>
@@ -8860,10 +8865,6 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <translation>Aussehen</translation>
         </message>
         <message>
-            <source>as the look has it</source>
-            <translation>wie das Aussehen</translation>
-        </message>
-        <message>
             <source>Colour of the mat on the bench</source>
             <translation>Farbe der Matte auf dem Werktisch</translation>
         </message>
@@ -8932,10 +8933,6 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <translation>Einheit</translation>
         </message>
         <message>
-            <source>what comes with Dot Lane</source>
-            <translation>was mit Dot Lane kommt</translation>
-        </message>
-        <message>
             <source>Project whose tools, stocks and machine new projects begin with</source>
             <translation>Projekt, mit dessen Werkzeugen, Materialien und Maschine neue Projekte beginnen</translation>
         </message>
@@ -9002,6 +8999,14 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <message>
             <source>no keys</source>
             <translation>keine Tasten</translation>
+        </message>
+        <message>
+            <source>Choose…</source>
+            <translation>Wählen…</translation>
+        </message>
+        <message>
+            <source>Take them from a project…</source>
+            <translation>Von einem Projekt nehmen…</translation>
         </message>
     </context>
     <context>

@@ -92,7 +92,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   notice_->raise();  // over the bench: nothing moves when something is said
   grid->addWidget(middle, 1, 1);
   right_ = new QWidget(centre);
-  right_->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Preferred);
+  //: How wide the panels at the right must be for the words of this language, px. A test measures whether that does.
+  right_->setFixedWidth(std::max(300, tr("300").toInt()));  // fixed: nothing shifts under the hand
   auto* right = new QVBoxLayout(right_);
   right->setContentsMargins(0, 0, 0, 0);
   right->setSpacing(0);

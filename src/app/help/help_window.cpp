@@ -1,6 +1,8 @@
 #include "app/help/help_window.hpp"
 
 #include <QHBoxLayout>
+#include <QTextBlock>
+#include <QTextList>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -82,7 +84,25 @@ void HelpWindow::search(const QString& words) {
 }
 
 void HelpWindow::showRow(int row) {
-  if (row >= 0) text_->setMarkdown(pages_[static_cast<std::size_t>(row)].text);
+  if (row < 0) return;
+  text_->setMarkdown(pages_[static_cast<std::size_t>(row)].text);
+  // Markdown brings headings twice as large as the rest of the window, and paragraphs without room between them.
+  constexpr int kBody = 13, kTitle = 19, kHeading = 15, kRoom = 7;  // px
+  QTextCursor cursor(text_->document());
+  for (QTextBlock block = text_->document()->begin(); block.isValid(); block = block.next()) {
+    cursor.setPosition(block.position());
+    QTextBlockFormat lines = block.blockFormat();
+    const int level = lines.headingLevel();
+    lines.setTopMargin(level > 1 ? 2 * kRoom : 0);
+    lines.setBottomMargin(block.textList() ? kRoom / 2 : kRoom);
+    cursor.setBlockFormat(lines);
+    cursor.movePosition(QTextCursor::EndOfBlock, QTextCursor::KeepAnchor);
+    QTextCharFormat letters;
+    letters.setProperty(QTextFormat::FontSizeAdjustment, 0);
+    letters.setProperty(QTextFormat::FontPixelSize, level == 1 ? kTitle : level > 1 ? kHeading : kBody);
+    cursor.mergeCharFormat(letters);
+  }
+  text_->moveCursor(QTextCursor::Start);
 }
 
 }  // namespace dotlane

@@ -93,7 +93,8 @@ void Tour::place() {
        {QPoint(at.right() + kBeside, at.top()), QPoint(at.left() - kBeside - card.width(), at.top()),
         QPoint(at.left(), at.bottom() + kBeside), QPoint(at.left(), at.top() - kBeside - card.height())}) {
     QRect tried(corner, card);
-    if (tried.bottom() > all.bottom()) tried.moveBottom(all.bottom());
+    if (corner.x() == at.left() && tried.left() < all.left()) tried.moveLeft(all.left());
+    if (corner.y() == at.top() && tried.bottom() > all.bottom()) tried.moveBottom(all.bottom());
     if (tried.right() > all.right() && corner.x() == at.left()) tried.moveRight(all.right());
     if (all.contains(tried) && !tried.intersects(at)) {
       chosen = tried;

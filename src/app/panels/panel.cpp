@@ -1,20 +1,10 @@
 #include "app/panels/panel.hpp"
 
-#include <QEvent>
-#include <QScrollBar>
-#include <algorithm>
-
 #include "app/style.hpp"
 #include "app/widgets/paint_widgets.hpp"
 
 namespace dotlane {
-namespace {
-
-constexpr int kNarrowest = 286, kWidest = 420;
-
-}  // namespace
-
-Panel::Panel(const QString& heading, QWidget* parent) : QWidget(parent), wide_(kNarrowest) {
+Panel::Panel(const QString& heading, QWidget* parent) : QWidget(parent) {
   setAccessibleName(heading);
   auto* outer = new QVBoxLayout(this);
   outer->setContentsMargins(0, 0, 0, 0);
@@ -36,27 +26,11 @@ Panel::Panel(const QString& heading, QWidget* parent) : QWidget(parent), wide_(k
   column_->setContentsMargins(18, 4, 16, 14);
   column_->setSpacing(8);
   scroll->setWidget(body_);
-  bar_ = scroll->verticalScrollBar();
-  body_->installEventFilter(this);
   outer->addWidget(scroll, 1);
   footer_ = new QVBoxLayout;
   footer_->setContentsMargins(18, 0, 16, 0);
   footer_->setSpacing(6);
   outer->addLayout(footer_);
-}
-
-QSize Panel::sizeHint() const { return {wide_, 0}; }
-
-bool Panel::eventFilter(QObject* watched, QEvent* event) {
-  if (watched == body_ && event->type() == QEvent::LayoutRequest) {
-    const int column = body_->minimumSizeHint().width() + bar_->sizeHint().width();
-    const int needed = std::min(kWidest, std::max(column, footer_->minimumSize().width()));
-    if (needed > wide_) {
-      wide_ = needed;
-      updateGeometry();
-    }
-  }
-  return QWidget::eventFilter(watched, event);
 }
 
 void Panel::setSubject(const QString& text) {

@@ -13,10 +13,6 @@ class Panel : public QWidget {
   Q_OBJECT
  public:
   Panel(const QString& heading, QWidget* parent);
-  /// As wide as its contents need in this language; what was needed once stays, so that nothing jumps.
-  [[nodiscard]] QSize sizeHint() const override;
-  [[nodiscard]] QSize minimumSizeHint() const override { return sizeHint(); }
-  bool eventFilter(QObject* watched, QEvent* event) override;
 
  protected:
   /// The column for the panel's contents; it scrolls when the window is low.
@@ -35,8 +31,6 @@ class Panel : public QWidget {
   QVBoxLayout *column_, *footer_;
   QWidget* body_;
   QLabel* subject_;
-  QScrollBar* bar_;
-  int wide_;
 };
 
 }  // namespace dotlane

@@ -135,13 +135,14 @@ QWidget* PreferencesWindow::general() {
   add(tr("look"), look);
   connect(look, &QComboBox::activated, this,
           [this, look] { change([&](Preferences& p) { p.dark = look->currentData().toBool(); }); });
-  auto* mat = new QPushButton(now.mat.isValid() ? now.mat.name() : tr("as the look has it"), page);
+  auto* mat = new QPushButton(now.mat.isValid() ? now.mat.name() : tr("Choose…"), page);
   mat->setObjectName(QStringLiteral("preferMat"));
   mat->setAccessibleName(tr("Colour of the mat on the bench"));
   set_kind(mat, "pill");
   auto* plain = new QPushButton(tr("As the look has it"), page);
   plain->setObjectName(QStringLiteral("preferPlainMat"));
   set_kind(plain, "pill");
+  plain->setVisible(now.mat.isValid());
   for (auto* button : {mat, plain}) button->setAutoDefault(false);
   auto* mats = new QWidget(page);
   auto* mat_row = new QHBoxLayout(mats);
@@ -150,9 +151,10 @@ QWidget* PreferencesWindow::general() {
   mat_row->addWidget(plain);
   mat_row->addStretch();
   add(tr("mat on the bench"), mats);
-  const auto set_mat = [this, mat](const QColor& color) {
+  const auto set_mat = [this, mat, plain](const QColor& color) {
     change([&](Preferences& p) { p.mat = color; });
-    mat->setText(color.isValid() ? color.name() : tr("as the look has it"));
+    mat->setText(color.isValid() ? color.name() : tr("Choose…"));
+    plain->setVisible(color.isValid());
   };
   connect(mat, &QPushButton::clicked, this, [this, set_mat] {
     const QColor picked = QColorDialog::getColor(theme().mat, this, tr("Colour of the mat on the bench"),
@@ -185,13 +187,14 @@ QWidget* PreferencesWindow::general() {
   connect(unit, &QComboBox::activated, this, [this, unit] {
     change([&](Preferences& p) { p.unit = static_cast<LengthUnit>(unit->currentData().toInt()); });
   });
-  const auto name = [](const QString& path) { return path.isEmpty() ? tr("what comes with Dot Lane") : path; };
+  const auto name = [](const QString& path) { return path.isEmpty() ? tr("Take them from a project…") : path; };
   auto* workshop = new QPushButton(name(now.workshop), page);
   workshop->setObjectName(QStringLiteral("preferWorkshop"));
   workshop->setAccessibleName(tr("Project whose tools, stocks and machine new projects begin with"));
   auto* shipped_one = new QPushButton(tr("What comes with Dot Lane"), page);
   shipped_one->setObjectName(QStringLiteral("preferShippedWorkshop"));
   for (auto* button : {workshop, shipped_one}) set_kind(button, "pill"), button->setAutoDefault(false);
+  shipped_one->setVisible(!now.workshop.isEmpty());
   auto* workshops = new QWidget(page);
   auto* workshop_row = new QHBoxLayout(workshops);
   workshop_row->setContentsMargins(0, 0, 0, 0);
@@ -199,9 +202,10 @@ QWidget* PreferencesWindow::general() {
   workshop_row->addWidget(shipped_one);
   workshop_row->addStretch();
   add(tr("tools, stocks, machine"), workshops);
-  const auto begin_with = [this, workshop, name](const QString& path) {
+  const auto begin_with = [this, workshop, shipped_one, name](const QString& path) {
     change([&](Preferences& p) { p.workshop = path; });
     workshop->setText(name(path));
+    shipped_one->setVisible(!path.isEmpty());
   };
   connect(workshop, &QPushButton::clicked, this, [this, begin_with] {
     const QStringList files =
