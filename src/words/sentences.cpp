@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/project/kinds.hpp"
+#include "core/text_scan.hpp"
 #include "words/language.hpp"
 
 namespace dotlane {
