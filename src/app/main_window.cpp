@@ -108,7 +108,7 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
   panels_->addWidget(sheets_panel);
   passes_ = new PassesPanel(session_, *log_, panels_);
   panels_->addWidget(passes_);
-  auto* run_panel = new RunPanel(session_, *run_, *log_, panels_);
+  auto* run_panel = run_panel_ = new RunPanel(session_, *run_, *log_, panels_);
   panels_->addWidget(run_panel);
   auto* make_panel = new MakePanel(session_, *making_, panels_);
   panels_->addWidget(make_panel);
@@ -609,8 +609,7 @@ void MainWindow::addViewActions() {
   });
   actions_.add("run-start", tr("Rehearse the job"), Qt::CTRL | Qt::Key_R, [this] {
     setStage(Stage::run);
-    run_->clear();
-    session_.whenDerived([this] { run_->start(); });
+    run_panel_->rehearse();
   });
   actions_.add("run-cancel", tr("Cancel the run"), Qt::CTRL | Qt::Key_Period, [this] { run_->cancel(); });
 }

@@ -126,6 +126,7 @@ class MainWindow : public QMainWindow {
   QStackedWidget* panels_;
   class Practice* practice_ = nullptr;
   HelpDesk* help_ = nullptr;
+  class RunPanel* run_panel_ = nullptr;
   QWidget* right_;  // the panels and what stands above them
   PassesPanel* passes_;
   SecondLook* look_;

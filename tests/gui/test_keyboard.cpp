@@ -99,6 +99,27 @@ TEST_CASE("open, give a role, plan, run and save: by keys alone") {
   CHECK_FALSE(o.session().modified());
 }
 
+TEST_CASE("the key that rehearses never starts a machine, and a rehearsal runs as fast as was chosen") {
+  Opened o;
+  o.stage(Stage::run);
+  auto& run = o.window.run();
+  using State = RunController::State;
+  auto* cutter = o.find<QComboBox>("cutterBox");
+  choose(cutter, cutter->count() - 1);
+  QTest::keySequence(&o.window, Qt::CTRL | Qt::Key_R);
+  o.session().settle();
+  CHECK(run.state() == State::idle);
+  choose(o.find<QComboBox>("cutterBox"), 0);
+  // At the machine's own speed the first pause is half a minute away.
+  auto* pace = o.find<QComboBox>("scaleBox");
+  choose(pace, pace->count() - 1);
+  QTest::keySequence(&o.window, Qt::CTRL | Qt::Key_R);
+  wait_for([&] { return run.state() == State::paused; });
+  CHECK(run.head().seconds > 0);
+  o.click("cancelRun");
+  wait_for([&] { return run.state() == State::over; });
+}
+
 // A control that the pointer can use and Tab cannot reach is told by its name. A label beside it does not count.
 TEST_CASE("Tab comes to every control of every stage") {
   Opened o;

@@ -132,8 +132,7 @@ std::set<QString> names_in(const Project& p) {
   return out;
 }
 
-constexpr const char* kOtherDemos[] = {"fair-invitation", "fair-pennants", "fern-stencil",
-                                       "painted-lantern", "wading-heron",  "moorings-tag"};
+constexpr const char* kOtherDemos[] = {"fair-invitation", "fern-stencil", "moorings-tag"};
 
 }  // namespace
 

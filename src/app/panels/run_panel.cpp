@@ -300,6 +300,12 @@ void RunPanel::buildReady() {
                         "primary", "startRun", footer(), [this] { begin([this] { run_.start(); }); });
 }
 
+void RunPanel::rehearse() {
+  if (choice_->what() != CutterChoice::What::simulated) return;  // a machine is started by its own button alone
+  run_.clear();
+  begin([this] { run_.start(); });
+}
+
 void RunPanel::begin(const std::function<void()>& start) {
   // The simulated cutter stays; another is reached anew for each run.
   const bool other = choice_->what() != CutterChoice::What::simulated;

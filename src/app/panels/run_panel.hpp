@@ -16,6 +16,8 @@ class RunPanel : public Panel {
   Q_OBJECT
  public:
   RunPanel(Session& session, RunController& run, LogDesk& log, QWidget* parent);
+  /// On the simulated cutter, with the pace and the mishaps that are chosen here; nothing where another is chosen.
+  void rehearse();
 
  signals:
   void printAsked();                 ///< what is printed is to be saved
