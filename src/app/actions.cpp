@@ -10,9 +10,8 @@ QAction* Actions::add(const QString& id, const QString& text, const QKeySequence
                       QWidget* only) {
   auto* action = new QAction(text, this);
   action->setObjectName(id);
-  const auto preferred = preferred_keys(id);
-  action->setShortcut(preferred ? QKeySequence(*preferred, QKeySequence::PortableText) : shortcut);
   own_keys_.insert(action, shortcut);
+  action->setShortcut(keysOf(action));
   only_.insert(action, only);
   action->setShortcutContext(only ? Qt::WidgetWithChildrenShortcut : Qt::WindowShortcut);
   connect(action, &QAction::triggered, this, [run = std::move(run)] { run(); });
@@ -36,10 +35,12 @@ QAction* Actions::having(const QKeySequence& keys, const QAction* but) const {
 }
 
 void Actions::refreshKeys() {
-  for (QAction* action : all_) {
-    const auto preferred = preferred_keys(action->objectName());
-    action->setShortcut(preferred ? QKeySequence(*preferred, QKeySequence::PortableText) : own_keys_.value(action));
-  }
+  for (QAction* action : all_) action->setShortcut(keysOf(action));
+}
+
+QKeySequence Actions::keysOf(const QAction* action) const {
+  const auto preferred = preferred_keys(action->objectName());
+  return preferred ? QKeySequence(*preferred, QKeySequence::PortableText) : own_keys_.value(action);
 }
 
 }  // namespace dotlane

@@ -28,6 +28,8 @@ class Actions : public QObject {
   void refreshKeys();
 
  private:
+  [[nodiscard]] QKeySequence keysOf(const QAction* action) const;
+
   QWidget* window_;
   QHash<QString, QAction*> by_id_;
   QHash<const QAction*, QKeySequence> own_keys_;

@@ -10,11 +10,6 @@ namespace {
 constexpr double kPi = std::numbers::pi;
 double radians(double degrees) { return degrees * kPi / 180; }
 
-std::uint8_t gamma(double v) {
-  const double c = v <= 0.0031308 ? 12.92 * v : 1.055 * std::pow(v, 1 / 2.4) - 0.055;
-  return static_cast<std::uint8_t>(std::lround(std::clamp(c, 0.0, 1.0) * 255));
-}
-
 }  // namespace
 
 Lab to_cielab(Color color) {
@@ -35,15 +30,6 @@ Lab to_oklab(Color color) {
   return {0.2104542553 * l + 0.7936177850 * m - 0.0040720468 * s,
           1.9779984951 * l - 2.4285922050 * m + 0.4505937099 * s,
           0.0259040371 * l + 0.7827717662 * m - 0.8086757660 * s};
-}
-
-Color from_oklab(Lab lab) {
-  const double l = std::pow(lab.l + 0.3963377774 * lab.a + 0.2158037573 * lab.b, 3);
-  const double m = std::pow(lab.l - 0.1055613458 * lab.a - 0.0638541728 * lab.b, 3);
-  const double s = std::pow(lab.l - 0.0894841775 * lab.a - 1.2914855480 * lab.b, 3);
-  return {gamma(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s),
-          gamma(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
-          gamma(-0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s)};
 }
 
 double ciede2000(const Lab& one, const Lab& other) {

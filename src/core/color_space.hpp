@@ -16,9 +16,8 @@ struct Lab {
 /// sRGB (IEC 61966-2-1) to CIELAB with the D65 white point.
 [[nodiscard]] Lab to_cielab(Color color);
 
-/// sRGB to Oklab (B. Ottosson, 2020) and back, colours outside sRGB clipped.
+/// sRGB to Oklab (B. Ottosson, 2020).
 [[nodiscard]] Lab to_oklab(Color color);
-[[nodiscard]] Color from_oklab(Lab lab);
 
 /// The CIEDE2000 colour difference with unit weights (G. Sharma, W. Wu, E. N. Dalal, "The CIEDE2000 Color-Difference
 /// Formula: Implementation Notes, Supplementary Test Data, and Mathematical Observations", Color Research and

@@ -92,8 +92,7 @@ TEST_CASE("a thin line of a colour of its own stays, unless parts so narrow are 
   CHECK(std::set<std::uint8_t>(gone.layer.begin(), gone.layer.end()).size() == 1);
 }
 
-TEST_CASE(
-    "small parts go to what surrounds them; colours that are given are taken; the background goes, an inside stays") {
+TEST_CASE("small parts go to what surrounds them, given colours are taken, the background goes but not an inside") {
   const auto ring = [](int x, int y) {
     const double r = std::hypot(x - 30, y - 30);
     if (x == 3 && y == 3) return kBlue;  // a speck

@@ -53,6 +53,29 @@ TEST_CASE("rectangles off the bolt take the rows that arithmetic says") {
   CHECK(none.length_mm == 0);
 }
 
+TEST_CASE("a batch of hundreds is lots one after the other, and no more than all its rows") {
+  Project p = project_of(R"(<path d="M10 10 h48 v48 h-48 z"/>)");
+  p.laying.turn_step_deg = 90;
+  QuantityOptions options;
+  options.wide_mm = 200, options.copies = 500;
+  const Quantity q = quantity(p, options);
+  CHECK(q.parts == 500);
+  CHECK(q.piles == 500);
+  CHECK(q.too_wide == 0);
+  // 125 rows of four, 2 mm apart.
+  CHECK(q.packed_mm >= 125 * 48 + 124 * 2 - 0.1);
+  CHECK(q.packed_mm < 125 * 50 * 1.02);
+  CHECK(q.used == Approx(500 * 48.0 * 48 / (200 * q.packed_mm)).epsilon(0.001));
+  options.layers = 3, options.shrinks = 0.2;
+  const Quantity folded = quantity(p, options);
+  CHECK(folded.piles == 167);
+  CHECK(folded.parts == 500);
+  CHECK(folded.length_mm == Approx(3 * folded.packed_mm * 1.25));
+  options.wide_mm = 40, options.layers = 1;
+  CHECK(quantity(p, options).too_wide == 500);
+  CHECK(quantity(p, options).length_mm == 0);
+}
+
 TEST_CASE("the fish pennant's fabric and web: never less than its area, web for what is fused alone") {
   const Project p = demo("fish-pennant");
   const Drawing d = drawn(p);

@@ -13,7 +13,8 @@ namespace dotlane {
 namespace {
 
 constexpr int kHalvings = 7;
-constexpr double kLongest = 100'000;  // mm: more than anybody buys
+constexpr double kLongest = 100'000;    // mm: more than anybody buys
+constexpr std::size_t kMostPiles = 24;  // that are packed at once; a batch of more is packed in equal lots
 
 bool has_fused_edge(const Project& project, const Part& part) {
   const Piece* piece = find_piece(project, part.key.piece);
@@ -23,10 +24,9 @@ bool has_fused_edge(const Project& project, const Part& part) {
          });
 }
 
-}  // namespace
-
-Quantity quantity_of(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
-                     const QuantityOptions& options) {
+/// Packs them all at once.
+Quantity at_once(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
+                 const QuantityOptions& options) {
   Quantity out;
   pack::Task task;
   task.gap = options.gap_mm;
@@ -86,6 +86,41 @@ Quantity quantity_of(const Project& project, const Drawing& drawing, const Layou
   const Stock* known = find_stock(project, stock);
   const double shrinks = options.shrinks.value_or(known ? known->shrinks_percent / 100 : 0);
   out.length_mm = out.packed_mm * std::max(1, options.layers) / (1 - std::clamp(shrinks, 0.0, 0.5));
+  return out;
+}
+
+}  // namespace
+
+Quantity quantity_of(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
+                     const QuantityOptions& options) {
+  const std::size_t each =
+      static_cast<std::size_t>(std::count_if(layout.laid.begin(), layout.laid.end(), [&](const LaidPart& laid) {
+        const Part& part = layout.parts[laid.part];
+        return part.stock == stock && (!options.fused_only || has_fused_edge(project, part));
+      }));
+  const int layers = std::max(1, options.layers);
+  // Whole piles in each lot, so that none is begun for a few.
+  const int lot = layers * static_cast<int>(std::max<std::size_t>(1, kMostPiles / std::max<std::size_t>(1, each)));
+  if (options.copies <= lot) return at_once(project, drawing, layout, stock, options);
+  const auto of = [&](int copies) {
+    QuantityOptions some = options;
+    some.copies = copies;
+    return copies > 0 ? at_once(project, drawing, layout, stock, some) : Quantity{};
+  };
+  const int lots = options.copies / lot;
+  const Quantity one = of(lot), rest = of(options.copies % lot);
+  const auto n = static_cast<std::size_t>(lots);
+  Quantity out;
+  out.parts = n * one.parts + rest.parts, out.piles = n * one.piles + rest.piles;
+  out.too_wide = n * one.too_wide + rest.too_wide;
+  // One after the other along the bolt, the gap between them.
+  const double packed = lots * one.packed_mm + rest.packed_mm;
+  if (packed <= 0) return out;
+  const int strips = lots + (rest.packed_mm > 0 ? 1 : 0);
+  out.packed_mm = packed + (strips - 1) * options.gap_mm;
+  const Quantity& any = one.packed_mm > 0 ? one : rest;
+  out.length_mm = out.packed_mm * (any.length_mm / any.packed_mm);
+  out.used = (lots * one.packed_mm * one.used + rest.packed_mm * rest.used) / out.packed_mm;
   return out;
 }
 

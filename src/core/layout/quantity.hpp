@@ -27,7 +27,7 @@ struct Quantity {
 };
 
 /// Of one stock, with its parts' grain along the bolt where it has one. The length is found by halving, packed each
-/// time: one that will do, not the least there is.
+/// time: one that will do, not the least there is; a large batch is packed in equal lots that lie one after the other.
 [[nodiscard]] Quantity quantity_of(const Project& project, const Drawing& drawing, const Layout& layout,
                                    const std::string& stock, const QuantityOptions& options);
 

@@ -3,8 +3,8 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <map>
 #include <optional>
+#include <span>
 
 #include "core/color_space.hpp"
 #include "core/shape/trace.hpp"
@@ -27,12 +27,15 @@ struct Grid {
     return static_cast<std::size_t>(y) * static_cast<std::size_t>(width) + static_cast<std::size_t>(x);
   }
   [[nodiscard]] std::size_t size() const { return static_cast<std::size_t>(width) * static_cast<std::size_t>(height); }
+  /// The places left, above, right and below.
   template <class Visit>
-  void beside(int x, int y, const Visit& visit) const {
-    if (x > 0) visit(x - 1, y);
-    if (y > 0) visit(x, y - 1);
-    if (x + 1 < width) visit(x + 1, y);
-    if (y + 1 < height) visit(x, y + 1);
+  void beside(std::size_t i, const Visit& visit) const {
+    const auto w = static_cast<std::size_t>(width);
+    const std::size_t x = i % w;
+    if (x > 0) visit(i - 1);
+    if (i >= w) visit(i - w);
+    if (x + 1 < w) visit(i + 1);
+    if (i + w < size()) visit(i + w);
   }
 };
 
@@ -41,9 +44,14 @@ double steps(const Lab& a, const Lab& b) {
 }
 
 /// 6 bits a channel: finer differences do not decide what a person calls one colour.
+constexpr std::size_t kBins = std::size_t{1} << 18;
 std::uint32_t bin(Color c) {
   return static_cast<std::uint32_t>(c.r >> 2) << 12 | static_cast<std::uint32_t>(c.g >> 2) << 6 |
          static_cast<std::uint32_t>(c.b >> 2);
+}
+Color middle(std::size_t bin) {
+  const auto channel = [](std::size_t v) { return static_cast<std::uint8_t>((v & 63) * 255 / 63); };
+  return {channel(bin >> 12), channel(bin >> 6), channel(bin)};
 }
 
 struct Proposed {
@@ -129,23 +137,15 @@ double off_mixture(const Lab& c, const Lab& a, const Lab& b) {
 class Sorter {
  public:
   Sorter(const Picture& picture, const Crop& crop, const LayerOptions& options)
-      : options_(options), grid_{crop.width, crop.height} {
-    lab_.reserve(grid_.size());
-    std::map<std::uint32_t, Lab> known;
-    color_.reserve(grid_.size());
-    for (int y = 0; y < crop.height; ++y) {
-      for (int x = 0; x < crop.width; ++x) {
-        const auto i = 3 * (static_cast<std::size_t>(crop.y0 + y) * static_cast<std::size_t>(picture.width) +
-                            static_cast<std::size_t>(crop.x0 + x));
-        const Color c{picture.rgb[i], picture.rgb[i + 1], picture.rgb[i + 2]};
-        color_.push_back(c);
-        // Neighbours are often the same.
-        if (!lab_.empty() && c == color_[color_.size() - 2]) {
-          lab_.push_back(lab_.back());
-        } else {
-          lab_.push_back(to_cielab(c));
-        }
-      }
+      : picture_(picture), crop_(crop), options_(options), grid_{crop.width, crop.height}, lab_of_(kBins) {
+    std::vector<bool> occurs(kBins, false);
+    bin_.reserve(grid_.size());
+    for (std::size_t i = 0; i < grid_.size(); ++i) {
+      bin_.push_back(bin(color(i)));
+      occurs[bin_.back()] = true;
+    }
+    for (std::size_t b = 0; b < kBins; ++b) {
+      if (occurs[b]) bins_.push_back(static_cast<std::uint32_t>(b)), lab_of_[b] = to_cielab(middle(b));
     }
   }
 
@@ -159,12 +159,25 @@ class Sorter {
   }
 
  private:
+  const Picture& picture_;
+  const Crop& crop_;
   const LayerOptions& options_;
   Grid grid_;
-  std::vector<Color> color_;
-  std::vector<Lab> lab_, palette_;
+  std::vector<std::uint32_t> bin_;   // of each pixel
+  std::vector<std::uint32_t> bins_;  // those that occur
+  std::vector<Lab> lab_of_;          // by bin
+  std::vector<Lab> palette_;
   std::vector<bool> flat_;
   std::vector<std::uint8_t> layer_;
+
+  [[nodiscard]] Color color(std::size_t i) const {
+    const auto w = static_cast<std::size_t>(grid_.width);
+    const std::size_t at =
+        3 * ((static_cast<std::size_t>(crop_.y0) + i / w) * static_cast<std::size_t>(picture_.width) +
+             static_cast<std::size_t>(crop_.x0) + i % w);
+    return {picture_.rgb[at], picture_.rgb[at + 1], picture_.rgb[at + 2]};
+  }
+  [[nodiscard]] const Lab& lab(std::size_t i) const { return lab_of_[bin_[i]]; }
 
   void find_flat() {
     flat_.assign(grid_.size(), true);
@@ -173,10 +186,10 @@ class Sorter {
         const std::size_t i = grid_.at(x, y);
         for (int v = std::max(0, y - 1); v <= std::min(grid_.height - 1, y + 1) && flat_[i]; ++v) {
           for (int u = std::max(0, x - 1); u <= std::min(grid_.width - 1, x + 1); ++u) {
-            if (steps(lab_[i], lab_[grid_.at(u, v)]) > kFlatSteps) {
-              flat_[i] = false;
-              break;
-            }
+            const std::size_t k = grid_.at(u, v);
+            if (bin_[k] == bin_[i] || steps(lab(i), lab(k)) <= kFlatSteps) continue;
+            flat_[i] = false;
+            break;
           }
         }
       }
@@ -192,18 +205,10 @@ class Sorter {
     const bool all = surfaces < kFlatShare * static_cast<double>(grid_.size());
     // Thin lines have no flat pixel: what is no blend proposes as well, with less weight.
     constexpr double kOfEdges = 0.15;
-    std::map<std::uint32_t, std::pair<Lab, double>> bins;
-    for (std::size_t i = 0; i < grid_.size(); ++i) {
-      const double weight = all || flat_[i] ? 1 : kOfEdges;
-      auto& [sum, n] = bins[bin(color_[i])];
-      sum = {sum.l + weight * lab_[i].l, sum.a + weight * lab_[i].a, sum.b + weight * lab_[i].b};
-      n += weight;
-    }
+    std::vector<double> weight(kBins, 0.0);
+    for (std::size_t i = 0; i < grid_.size(); ++i) weight[bin_[i]] += all || flat_[i] ? 1 : kOfEdges;
     std::vector<Proposed> proposed;
-    for (const auto& [key, entry] : bins) {
-      const auto& [sum, n] = entry;
-      proposed.push_back({{sum.l / n, sum.a / n, sum.b / n}, n});
-    }
+    for (const std::uint32_t b : bins_) proposed.push_back({lab_of_[b], weight[b]});
     palette_ = chosen(proposed, options_.count);
   }
 
@@ -217,48 +222,36 @@ class Sorter {
   }
 
   void assign() {
-    std::map<std::uint32_t, std::uint8_t> known;  // by colour
-    std::vector<std::uint8_t> own(grid_.size());
-    for (std::size_t i = 0; i < grid_.size(); ++i) {
-      const std::uint32_t key =
-          static_cast<std::uint32_t>(color_[i].r) << 16 | static_cast<std::uint32_t>(color_[i].g) << 8 | color_[i].b;
-      const auto [at, fresh] = known.try_emplace(key, std::uint8_t{0});
-      if (fresh) at->second = nearest(lab_[i]);
-      own[i] = at->second;
-    }
+    std::vector<std::uint8_t> own_of(kBins, 0);  // by bin
+    for (const std::uint32_t b : bins_) own_of[b] = nearest(lab_of_[b]);
     layer_.assign(grid_.size(), PictureLayers::kNone);
     std::vector<std::size_t> front;
     for (int y = 0; y < grid_.height; ++y) {
       for (int x = 0; x < grid_.width; ++x) {
         const std::size_t i = grid_.at(x, y);
-        if (flat_[i] || has_own_color(x, y, own[i])) layer_[i] = own[i], front.push_back(i);
+        const std::uint8_t own = own_of[bin_[i]];
+        if (flat_[i] || has_own_color(x, y, own)) layer_[i] = own, front.push_back(i);
       }
     }
     if (front.empty()) {
-      layer_ = std::move(own);
+      for (std::size_t i = 0; i < grid_.size(); ++i) layer_[i] = own_of[bin_[i]];
       return;
     }
     // From surfaces and lines into the blends between them, ring by ring.
     while (!front.empty()) {
       std::vector<std::size_t> next;
       for (const std::size_t i : front) {
-        const int x = static_cast<int>(i % static_cast<std::size_t>(grid_.width)),
-                  y = static_cast<int>(i / static_cast<std::size_t>(grid_.width));
-        grid_.beside(x, y, [&](int u, int v) {
-          const std::size_t k = grid_.at(u, v);
+        grid_.beside(i, [&](std::size_t k) {
           if (layer_[k] == PictureLayers::kNone) layer_[k] = kWaiting, next.push_back(k);
         });
       }
       std::vector<std::uint8_t> given(next.size());
       for (std::size_t n = 0; n < next.size(); ++n) {
-        const std::size_t k = next[n];
-        const int x = static_cast<int>(k % static_cast<std::size_t>(grid_.width)),
-                  y = static_cast<int>(k / static_cast<std::size_t>(grid_.width));
         double best = 1e9;
-        grid_.beside(x, y, [&](int u, int v) {
-          const std::uint8_t l = layer_[grid_.at(u, v)];
+        grid_.beside(next[n], [&](std::size_t k) {
+          const std::uint8_t l = layer_[k];
           if (l >= kWaiting) return;
-          if (const double d = steps(lab_[k], palette_[l]); d < best) best = d, given[n] = l;
+          if (const double d = steps(lab(next[n]), palette_[l]); d < best) best = d, given[n] = l;
         });
       }
       for (std::size_t n = 0; n < next.size(); ++n) layer_[next[n]] = given[n];
@@ -270,43 +263,51 @@ class Sorter {
 
   /// Whether a pixel between surfaces is no mixture of them: a thin line.
   [[nodiscard]] bool has_own_color(int x, int y, std::uint8_t own) const {
-    const Lab& lab = lab_[grid_.at(x, y)];
-    if (steps(lab, palette_[own]) > kOwnMatch) return false;
-    std::vector<Lab> around;
+    const Lab& here = lab(grid_.at(x, y));
+    if (steps(here, palette_[own]) > kOwnMatch) return false;
+    std::array<Lab, 8> around;
+    std::size_t count = 0;
     for (int v = std::max(0, y - kBesideReach); v <= std::min(grid_.height - 1, y + kBesideReach); ++v) {
       for (int u = std::max(0, x - kBesideReach); u <= std::min(grid_.width - 1, x + kBesideReach); ++u) {
         const std::size_t k = grid_.at(u, v);
         if (!flat_[k]) continue;
-        if (steps(lab_[k], lab) < kOwnSteps)
-          return false;  // the edge of a surface of its own colour: the flood comes there
-        if (around.size() < 8 &&
-            std::none_of(around.begin(), around.end(), [&](const Lab& a) { return steps(a, lab_[k]) < kFlatSteps; }))
-          around.push_back(lab_[k]);
+        const Lab& there = lab(k);
+        if (steps(there, here) < kOwnSteps) return false;  // at a surface of its own colour: the flood comes there
+        const auto end = around.begin() + static_cast<std::ptrdiff_t>(count);
+        if (count < around.size() &&
+            std::none_of(around.begin(), end, [&](const Lab& a) { return steps(a, there) < kFlatSteps; }))
+          around[count++] = there;
       }
     }
-    for (std::size_t a = 0; a < around.size(); ++a) {
-      for (std::size_t b = a; b < around.size(); ++b) {
-        if (off_mixture(lab, around[a], around[b]) < kMixture) return false;
+    for (std::size_t a = 0; a < count; ++a) {
+      for (std::size_t b = a; b < count; ++b) {
+        if (off_mixture(here, around[a], around[b]) < kMixture) return false;
       }
     }
     return true;
   }
 
-  /// Parts in their order, each with its pixels.
-  [[nodiscard]] std::vector<std::vector<std::size_t>> parts() const {
-    std::vector<std::vector<std::size_t>> out;
+  /// All pixels, part by part, and where each part begins among them.
+  struct Parts {
+    std::vector<std::uint32_t> pixels, starts;
+    [[nodiscard]] std::span<const std::uint32_t> part(std::size_t n) const {
+      const std::size_t end = n + 1 < starts.size() ? starts[n + 1] : pixels.size();
+      return {pixels.data() + starts[n], pixels.data() + end};
+    }
+  };
+
+  [[nodiscard]] Parts parts() const {
+    Parts out;
+    out.pixels.reserve(grid_.size());
     std::vector<bool> seen(grid_.size(), false);
     for (std::size_t i = 0; i < grid_.size(); ++i) {
       if (seen[i]) continue;
-      auto& part = out.emplace_back();
-      part.push_back(i);
+      out.starts.push_back(static_cast<std::uint32_t>(out.pixels.size()));
+      out.pixels.push_back(static_cast<std::uint32_t>(i));
       seen[i] = true;
-      for (std::size_t at = 0; at < part.size(); ++at) {
-        const int x = static_cast<int>(part[at] % static_cast<std::size_t>(grid_.width)),
-                  y = static_cast<int>(part[at] / static_cast<std::size_t>(grid_.width));
-        grid_.beside(x, y, [&](int u, int v) {
-          const std::size_t k = grid_.at(u, v);
-          if (!seen[k] && layer_[k] == layer_[i]) seen[k] = true, part.push_back(k);
+      for (std::size_t at = out.starts.back(); at < out.pixels.size(); ++at) {
+        grid_.beside(out.pixels[at], [&](std::size_t k) {
+          if (!seen[k] && layer_[k] == layer_[i]) seen[k] = true, out.pixels.push_back(static_cast<std::uint32_t>(k));
         });
       }
     }
@@ -342,34 +343,32 @@ class Sorter {
 
   /// The smallest first, to the neighbour with which they share most of their edge.
   void give_away_small_parts() {
-    for (int round = 0; round < 8; ++round) {
-      auto all = parts();
+    constexpr int kMostRounds = 8;  // what was given away may leave others small
+    for (int round = 0; round < kMostRounds; ++round) {
+      const Parts all = parts();
       const std::vector<int> wide = options_.narrowest_px > 1 ? widths() : std::vector<int>();
-      std::vector<const std::vector<std::size_t>*> small;
-      for (const auto& part : all) {
-        bool goes = static_cast<double>(part.size()) < options_.smallest_px2;
-        if (!goes && !wide.empty()) {
-          int widest = 0;
-          for (const std::size_t i : part) widest = std::max(widest, 2 * wide[i] - 1);
-          goes = widest < options_.narrowest_px;
-        }
-        if (goes) small.push_back(&part);
+      std::vector<std::span<const std::uint32_t>> small;
+      for (std::size_t n = 0; n < all.starts.size(); ++n) {
+        const auto part = all.part(n);
+        const bool goes = static_cast<double>(part.size()) < options_.smallest_px2 ||
+                          (!wide.empty() && std::all_of(part.begin(), part.end(), [&](std::uint32_t i) {
+                            return 2 * wide[i] - 1 < options_.narrowest_px;
+                          }));
+        if (goes) small.push_back(part);
       }
-      std::stable_sort(small.begin(), small.end(), [](const auto* a, const auto* b) { return a->size() < b->size(); });
+      std::stable_sort(small.begin(), small.end(), [](const auto& a, const auto& b) { return a.size() < b.size(); });
       bool changed = false;
-      for (const auto* part : small) {
-        const std::uint8_t own = layer_[part->front()];
+      for (const auto& part : small) {
+        const std::uint8_t own = layer_[part.front()];
         std::array<int, 256> shared{};
-        for (const std::size_t i : *part) {
-          const int x = static_cast<int>(i % static_cast<std::size_t>(grid_.width)),
-                    y = static_cast<int>(i / static_cast<std::size_t>(grid_.width));
-          grid_.beside(x, y, [&](int u, int v) {
-            if (const std::uint8_t l = layer_[grid_.at(u, v)]; l != own) ++shared[l];
+        for (const std::uint32_t i : part) {
+          grid_.beside(i, [&](std::size_t k) {
+            if (layer_[k] != own) ++shared[layer_[k]];
           });
         }
         const auto most = std::max_element(shared.begin(), shared.end());
         if (*most == 0) continue;
-        for (const std::size_t i : *part) layer_[i] = static_cast<std::uint8_t>(most - shared.begin());
+        for (const std::uint32_t i : part) layer_[i] = static_cast<std::uint8_t>(most - shared.begin());
         changed = true;
       }
       if (!changed) return;
@@ -391,10 +390,7 @@ class Sorter {
     while (!front.empty()) {
       const std::size_t i = front.back();
       front.pop_back();
-      const int x = static_cast<int>(i % static_cast<std::size_t>(grid_.width)),
-                y = static_cast<int>(i / static_cast<std::size_t>(grid_.width));
-      grid_.beside(x, y, [&](int u, int v) {
-        const std::size_t k = grid_.at(u, v);
+      grid_.beside(i, [&](std::size_t k) {
         if (layer_[k] == background) layer_[k] = PictureLayers::kNone, front.push_back(k);
       });
     }
@@ -407,7 +403,8 @@ class Sorter {
       if (layer_[i] >= palette_.size()) continue;
       const double weight = flat_[i] ? 1 : 1e-3;
       auto& s = sum[layer_[i]];
-      s[0] += weight * color_[i].r, s[1] += weight * color_[i].g, s[2] += weight * color_[i].b, s[3] += weight;
+      const Color c = color(i);
+      s[0] += weight * c.r, s[1] += weight * c.g, s[2] += weight * c.b, s[3] += weight;
     }
     std::vector<std::pair<Color, std::size_t>> colors;
     for (std::size_t m = 0; m < palette_.size(); ++m) {

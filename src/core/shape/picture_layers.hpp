@@ -18,7 +18,7 @@ struct LayerOptions {
   bool without_edge = false;   ///< what touches the picture's edge and has the colour that is most common there
 };
 
-/// Row by row, the index of each pixel's colour; the colours are sorted from light to dark. kNoLayer: taken away.
+/// Row by row, the index of each pixel's colour; the colours are sorted from light to dark. kNone: taken away.
 struct PictureLayers {
   int width = 0, height = 0;
   std::vector<Color> colors;
