@@ -11,6 +11,7 @@ import random
 import re
 import subprocess
 import sys
+import tempfile
 import time
 
 import svgelements as se
@@ -83,7 +84,18 @@ times = sorted(took for *_, took in looked)
 def compare(entry):
     """Whether the bounds agree; None where there is nothing to compare with."""
     path, ours = entry
+    drawing = path.read_bytes()
+    if b"<text" in drawing:
+        # svgelements sets no text (svg_text_test.py judges ours): both read the drawing without.
+        with tempfile.TemporaryDirectory() as place:
+            path = pathlib.Path(place) / path.name
+            path.write_bytes(re.sub(rb"<text\b.*?</text>", b"", drawing, flags=re.S))
+            ours = (look(path)[3] or (None,))[0]
+            return judged(path, ours) if ours else None
+    return judged(path, ours)
 
+
+def judged(path, ours):
     def same(want):
         return want and all(abs(a - b) <= 0.05 + 2e-3 * max(want[2] - want[0], want[3] - want[1]) for a, b in zip(ours, want))
 

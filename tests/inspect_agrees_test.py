@@ -90,6 +90,8 @@ for file in sorted((root / "tests/data/svg").glob("*.svg")):
         faults.append(f"{file.name}: exit {done.returncode}: {done.stderr}")
         continue
     ours = json.loads(done.stdout)
+    # svgelements sets no text; svg_text_test.py judges ours.
+    ours["lines"] = [line for line in ours["lines"] if not line["id"].startswith("text-")]
     files += 1
     source = io.StringIO(file.read_text())
     if file.name in RESOLVED_BY_LIBRSVG:

@@ -3,6 +3,7 @@ import json
 import math
 import pathlib
 import struct
+import subprocess
 import tempfile
 import zlib
 
@@ -171,6 +172,17 @@ with tempfile.TemporaryDirectory() as folder:
     said = report("shape", "trace", picture, "--width", "100mm", "-o", out)
     near("traced disc", said["area_mm2"], math.pi * 30 * 30, 0.01)
     check("few nodes", 3 < said["nodes"] < 20)
+
+    # A resolution in the file says how large the picture is (written by Ghostscript); 72 and 96 per inch say nothing.
+    page = folder / "disc.ps"
+    page.write_text("%!\n<< /PageSize [144 72] >> setpagedevice\n72 36 20 0 360 arc fill\nshowpage\n")
+    for device, name in (("png16m", "disc.png"), ("jpeg", "disc.jpg")):
+        for per_inch, wide in ((300, 50.8), (150, 50.8), (72, 80), (96, 80)):
+            subprocess.run(["gs", "-q", "-dBATCH", "-dNOPAUSE", "-dSAFER", f"-sDEVICE={device}", f"-r{per_inch}", f"-sOutputFile={folder / name}", page], check=True)
+            said = report("shape", "trace", folder / name, "-o", out)
+            near(f"{name} at {per_inch} per inch", said["size_mm"][0], wide * 40 / 144, 0.02)
+            said = report("shape", "trace", folder / name, "--width", "144mm", "-o", out)
+            near(f"{name} with a width given", said["size_mm"][0], 40, 0.02)
 
     # Stones, single lines moved, words in a shape.
     square = folder / "square.svg"

@@ -4843,6 +4843,10 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <source>What reaches the picture's edge and has its colour.</source>
             <translation>Was bis zum Bildrand reicht und seine Farbe hat.</translation>
         </message>
+        <message>
+            <source>[{piece}: ]{texts|n:text is:texts are} set in another typeface: {asked} is not on this machine, {used} stands in for it; compare with the drawing, or install the typeface and bring the file in again.</source>
+            <translation>[{piece}: ]{texts|n:Text ist:Texte sind} in einer anderen Schrift gesetzt: {asked} fehlt auf diesem Rechner, {used} steht dafür; vergleiche mit der Zeichnung, oder installiere die Schrift und hole die Datei noch einmal herein.</translation>
+        </message>
     </context>
     <context>
         <name>dotlane::ActionFinder</name>
@@ -10226,6 +10230,10 @@ geändert %2</translation>
         <message>
             <source>Unsaved work could not be kept aside: %1</source>
             <translation>Nicht gesicherte Arbeit ließ sich nicht aufbewahren: %1</translation>
+        </message>
+        <message>
+            <source>%1 is %2 wide, as its resolution says.</source>
+            <translation>%1 ist %2 breit, wie die Auflösung darin besagt.</translation>
         </message>
     </context>
     <context>

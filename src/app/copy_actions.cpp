@@ -163,7 +163,7 @@ bool CopyActions::take(const QMimeData& what) {
 
 void CopyActions::pastePicture(const QImage& picture) {
   if (picture.isNull()) return notice_.say(tr("The picture on the clipboard cannot be read."), true);
-  session_.bringInPicture(tr("Pasted picture"), [picture] { return Result<Picture>(picture_of(picture)); });
+  session_.bringInPicture(tr("Pasted picture"), [picture] { return Result<PictureFile>({picture_of(picture), 0}); });
 }
 
 void CopyActions::pasteWords(const QString& words) {

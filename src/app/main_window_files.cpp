@@ -303,10 +303,10 @@ void MainWindow::takePhotograph(const QString& stock) {
       dialogs().openFiles(this, tr("A photograph of the mat"), tr("Pictures (*.png *.jpg *.jpeg *.bmp)"));
   if (files.isEmpty()) return;
   session_.aside([this, path = files.front(), stock]() -> std::function<void()> {
-    auto picture = std::make_shared<Result<Picture>>(read_picture(path.toStdString()));
+    auto picture = std::make_shared<Result<PictureFile>>(read_picture(path.toStdString()));
     return [this, picture, stock] {
       if (!*picture) return notice_->say(qs(picture->error().line()), true);
-      photograph_->begin(std::move(**picture), stock.toStdString());
+      photograph_->begin(std::move((*picture)->picture), stock.toStdString());
       tables_->setCurrentWidget(photograph_);
       photograph_->setFocus();
     };

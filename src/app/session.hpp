@@ -23,6 +23,8 @@ namespace dotlane {
 /// `places`: of bridges and seams.
 enum class Picking { none, contours, places, erase, split };
 
+struct PictureFile;
+
 /// Commits take effect at once; drawing() is current but for recipes that take long (see
 /// stale()). Plan and findings are worked out aside and follow with
 /// derivedChanged(). Reading and writing files happens aside too.
@@ -99,7 +101,7 @@ class Session : public QObject {
   /// Of files with several pages, `page`.
   void bringIn(const QStringList& files, int page = 1);
   /// A picture under that name: it is read and traced aside.
-  void bringInPicture(const QString& name, std::function<Result<Picture>()> read);
+  void bringInPicture(const QString& name, std::function<Result<PictureFile>()> read);
   /// Saves aside, once edits under way are there; saves follow one another. A file that was changed since it was read
   /// or written here is left alone, with changedOutside(), unless `over` says to write over it. `then` hears whether it
   /// worked.
@@ -168,7 +170,8 @@ class Session : public QObject {
   /// Takes down how the parts are now, so that they are found again after the next edit.
   void remember(const Project& derived_from, const std::vector<PartRecord>& parts);
   /// Traces a picture, aside; what it returns adds it to the project.
-  std::function<void()> tracePicture(const std::string& name, Result<Picture> read, const Project& before, int epoch);
+  std::function<void()> tracePicture(const std::string& name, Result<PictureFile> read, const Project& before,
+                                     int epoch);
   void autosaveAside();
   /// Lets go of a value off the interface thread: a million strokes take a while to go.
   template <class T>

@@ -162,7 +162,7 @@ void Session::bringIn(const QStringList& files, int page) {
   }
 }
 
-void Session::bringInPicture(const QString& file, std::function<Result<Picture>()> read) {
+void Session::bringInPicture(const QString& file, std::function<Result<PictureFile>()> read) {
   ++reading_;
   emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
   aside([this, name = file.toStdString(), read = std::move(read), before = project(), epoch = reading_epoch_] {
@@ -170,16 +170,17 @@ void Session::bringInPicture(const QString& file, std::function<Result<Picture>(
   });
 }
 
-std::function<void()> Session::tracePicture(const std::string& name, Result<Picture> read, const Project& before,
+std::function<void()> Session::tracePicture(const std::string& name, Result<PictureFile> read, const Project& before,
                                             int epoch) {
-  auto picture = std::make_shared<Result<Picture>>(std::move(read));
+  auto picture = std::make_shared<Result<PictureFile>>(std::move(read));
   auto next = std::make_shared<Project>();
   auto id = std::make_shared<int>(0);
+  const Values values = *picture ? stated_values(**picture) : Values{};
   if (*picture) {
-    *next = add_picture(before, **picture, name, {}, id.get());
+    *next = add_picture(before, (*picture)->picture, name, values, id.get());
     (void)evaluate(*next, *cache_);
   }
-  return [this, picture, next, id, name, before, epoch] {
+  return [this, picture, next, id, name, before, epoch, values] {
     --reading_;
     emit readingChanged({});
     if (epoch != reading_epoch_) return;
@@ -187,10 +188,14 @@ std::function<void()> Session::tracePicture(const std::string& name, Result<Pict
       emit said(qs(picture->error().line()), true);
       return;
     }
-    if (!(before == project())) *next = add_picture(project(), **picture, name, {}, id.get());
+    if (!(before == project())) *next = add_picture(project(), (*picture)->picture, name, values, id.get());
     commit(std::move(*next), tr("Trace %1").arg(QFileInfo(qs(name)).fileName()));
     select({{*id, ""}});
     emit broughtIn(*id);
+    if (!values.empty())
+      emit said(tr("%1 is %2 wide, as its resolution says.")
+                    .arg(QFileInfo(qs(name)).fileName(), length_text((*picture)->width_mm, project().unit)),
+                false);
   };
 }
 

@@ -242,7 +242,7 @@ int scraps(Options o, bool json) {
   const auto picture = read_picture(file);
   need(picture);
   constexpr double kPxPerMm = 4;
-  const Picture mat = rectified(*picture, quad, width, height, kPxPerMm);
+  const Picture mat = rectified(picture->picture, quad, width, height, kPxPerMm);
   if (mat.empty()) refuse("these corners do not go around the mat; write them from the top left one clockwise");
   const auto found = things_on(mat, kPxPerMm);
   Json list = Json::array();

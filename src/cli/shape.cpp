@@ -353,7 +353,10 @@ int shape(Options o, bool json) {
     Project project = new_project(word);
     int id = 0;
     if (kind == "picture") {
-      project = add_picture(std::move(project), need(read_picture(file)), file, values, &id);
+      const PictureFile read = need(read_picture(file));
+      Values all = stated_values(read);
+      for (const auto& [key, value] : values) all[key] = value;
+      project = add_picture(std::move(project), read.picture, file, all, &id);
     } else {
       project = need(add_shape(std::move(project), kind, values, &id));
     }

@@ -3,12 +3,27 @@
 #include <QFileInfo>
 #include <QImageReader>
 #include <QPainter>
+#include <cmath>
 
 #include "core/text_scan.hpp"
 
 namespace dotlane {
+namespace {
 
-Result<Picture> read_picture(const std::string& file) {
+/// mm wide by the resolution in the file: the same both ways, neither what programs write that know of none nor what
+/// Qt gives a picture without.
+double stated_width(const QImage& image) {
+  const int across = image.dotsPerMeterX(), down = image.dotsPerMeterY();
+  const int unstated = QImage(1, 1, QImage::Format_RGB888).dotsPerMeterX();
+  const auto about = [across](double per_inch) { return std::abs(across - per_inch / 0.0254) < 20; };
+  if (across <= 0 || std::abs(across - down) > across / 100) return 0;
+  if (across == unstated || about(72) || about(96)) return 0;
+  return 1000.0 * image.width() / across;
+}
+
+}  // namespace
+
+Result<PictureFile> read_picture(const std::string& file) {
   constexpr int kLargestFile = 20'000;  // px a side; beyond this a file is a mistake or a trap
   const QString path = QString::fromStdString(file);
   if (!QFileInfo(path).isFile()) return fail(ErrorKind::unreadable, "there is no such file", file);
@@ -28,7 +43,13 @@ Result<Picture> read_picture(const std::string& file) {
     return fail(ErrorKind::malformed,
                 "the picture is damaged (" + reader.errorString().toStdString() + "); save it anew", file);
   }
-  return picture_of(image);
+  return PictureFile{picture_of(image), stated_width(image)};
+}
+
+Values stated_values(const PictureFile& file) {
+  const char* key = "width";
+  if (!accepts(*find_kind(shape_kinds(), "picture")->find(key), file.width_mm)) return {};
+  return {{key, file.width_mm}};
 }
 
 Picture picture_of(const QImage& given) {

@@ -138,6 +138,45 @@ TEST_CASE("a mitred offset of a rectangle is exact") {
   CHECK(offset(shape, -10.0001).empty());
 }
 
+TEST_CASE("of dense regions only what comes near is swept, and nothing else changes") {
+  // A wavy disc, and many small rings in it, over its edge and beside it; some have islands.
+  constexpr int kVertices = 60;
+  const auto blob = [](Vec c, double r, int waves, int vertices) {
+    Ring ring;
+    for (int i = 0; i < vertices; ++i) {
+      const double a = 2 * kPi * i / vertices, now = r * (1 + 0.06 * std::sin(waves * a));
+      ring.push_back({c.x + now * std::cos(a), c.y + now * std::sin(a)});
+    }
+    return ring;
+  };
+  const Region disc = region_of({blob({100, 100}, 90, 17, 4000)}, FillRule::nonzero);
+  std::mt19937 chance(29);
+  const auto any = [&](double most) { return most * static_cast<double>(chance() % 1000) / 1000; };
+  std::vector<Ring> rings;
+  for (int row = 0; row < 26; ++row) {
+    for (int column = 0; column < 26; ++column) {
+      const Vec c{8.0 * column + any(1.3), 8.0 * row + any(1.3)};
+      rings.push_back(blob(c, 2.6, 3, kVertices));
+      if (chance() % 4 == 0) rings.push_back(blob(c, 1.2, 2, kVertices));
+    }
+  }
+  const Region small = region_of(rings, FillRule::evenodd);
+  REQUIRE(vertices_in(small) > 40'000);
+  const Region pierced = subtract(disc, small);
+  same(figures_of(pierced), geos_boolean(disc, small, Boolean::cut_away), "pierced");
+  CHECK(area_of(pierced) == Approx(area_of(disc) - area_of(intersect(disc, small))).epsilon(1e-7));
+  // Bits in holes, over their edges, over the outline and beside it; one that fills a hole whole.
+  std::vector<Ring> bits{blob({100, 100}, 3.5, 1, 30)};
+  for (int i = 0; i < 150; ++i) {
+    bits.push_back(blob({any(210), any(210)}, 0.3 + any(1), 2, 12));
+  }
+  const Region extra = region_of(bits, FillRule::nonzero);
+  const Region joined = unite({pierced, extra});
+  same(figures_of(joined), geos_boolean(pierced, extra, Boolean::join), "joined");
+  CHECK(area_of(joined) ==
+        Approx(area_of(pierced) + area_of(extra) - area_of(intersect(pierced, extra))).epsilon(1e-7));
+}
+
 TEST_CASE("turning, scaling and mirroring the input does the same to the answer") {
   for (const auto& c : shape_cases()) {
     if (c.dense || c.name == "far-away" || c.name == "large") continue;

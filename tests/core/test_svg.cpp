@@ -74,11 +74,13 @@ TEST_CASE("styles come from attributes, sheets, style attributes and parents") {
   CHECK_FALSE(line(art, "one").fill);
 }
 
-TEST_CASE("layers keep their names, text and pictures are reported") {
+TEST_CASE("layers keep their names, text becomes outlines, pictures are reported") {
   const Artwork art = art_of("13_layers_text.svg");
   CHECK(line(art, "t").layer == "Tower");
   CHECK(line(art, "f").layer == "Waves / Foam");
-  REQUIRE(noted(art, "text-left-out"));
+  CHECK_FALSE(noted(art, "text-left-out"));
+  CHECK(line(art, "text-1").path.contours.size() >= 7);  // "Lantern", of the text's own painting
+  CHECK(line(art, "text-2").path.contours.size() >= 4);  // "Fair", of the tspan's
   CHECK(noted(art, "image-left-out"));
 }
 
@@ -523,4 +525,68 @@ TEST_CASE("what is wrong in a drawing is drawn as far as it goes, and told with 
     INFO(code);
     CHECK(sentence(finding, LengthUnit::mm).find("line 7") != std::string::npos);
   }
+}
+
+TEST_CASE("letters stand where lists of positions put them, the innermost first") {
+  // One letter of a shipped face again and again: each stands off by what the lists say (SVG 1.1, 10.5).
+  const auto read = [](const std::string& body) {
+    auto art = read_svg(
+        "<svg xmlns='http://www.w3.org/2000/svg' width='200mm' height='100mm' viewBox='0 0 200 100' "
+        "font-family='Bebas Neue' font-weight='bold' font-size='10'>" +
+            body + "</svg>",
+        "list.svg");
+    REQUIRE(art);
+    CHECK_FALSE(noted(*art, "typeface-stands-in"));
+    std::vector<Vec> corners;  // bottom left of each letter
+    for (const ArtLine& l : art->lines) {
+      for (const Contour& c : l.path.contours) {
+        const Box box = bounds_of(Path{{c}, FillRule::nonzero});
+        corners.push_back({box.x0, box.y1});
+      }
+    }
+    return corners;
+  };
+  const Vec at = read("<text y='50'>I</text>").at(0);
+  CHECK(at.y == Approx(50));
+  const double step = read("<text y='50'>II</text>").at(1).x - at.x;
+  const auto stand = [&](const std::string& body, const std::vector<Vec>& want) {
+    INFO(body);
+    const auto found = read(body);
+    REQUIRE(found.size() == want.size());
+    for (std::size_t i = 0; i < want.size(); ++i) {
+      CHECK(found[i].x == Approx(want[i].x + at.x).margin(1e-6));
+      CHECK(found[i].y == Approx(want[i].y).margin(1e-6));
+    }
+  };
+  stand("<text x='10 30,70' y='40 45'>IIII</text>", {{10, 40}, {30, 45}, {70, 45}, {70 + step, 45}});
+  stand("<text x='10' y='40' dx='0 5' dy='0 0 -3'>III</text>", {{10, 40}, {15 + step, 40}, {15 + 2 * step, 37}});
+  // A tspan's own lists come first; where they end, the outer ones go on counting all letters (the tspan is a line of
+  // its own, after the text's).
+  stand("<text x='0 20 40 60' y='30'>I<tspan x='100'>II</tspan>I</text>", {{0, 30}, {60, 30}, {100, 30}, {40, 30}});
+  // White space that falls away takes no position, a space takes one.
+  stand("<text x='0 20 40' y='30'> I I</text>", {{0, 30}, {40, 30}});
+  // Each absolute position begins a chunk with an anchor of its own.
+  stand("<text text-anchor='end' x='50 90' y='30'>II</text>", {{50 - step, 30}, {90 - step, 30}});
+  stand("<text text-anchor='middle' x='50' y='30' letter-spacing='2'>II</text>", {{50 - step - 2, 30}, {50, 30}});
+}
+
+TEST_CASE("a typeface that is not here, letters that no face has, and text along a path are told") {
+  const auto read = [](const std::string& body) {
+    auto art = read_svg(
+        "<svg xmlns='http://www.w3.org/2000/svg' width='200mm' height='100mm' viewBox='0 0 200 100'>" + body + "</svg>",
+        "told.svg");
+    REQUIRE(art);
+    return *art;
+  };
+  const Artwork other = read("<text y='50' font-family='Nowhere Quay, sans-serif'>Buoy</text>");
+  REQUIRE(noted(other, "typeface-stands-in"));
+  CHECK(other.lines.size() == 1);
+  CHECK(sentence(other.notes.front()).find("Nowhere Quay is not on this machine") != std::string::npos);
+  // U+10FFFE is no character, and no face has one.
+  const Artwork none = read("<text y='50' font-family='Bebas Neue'>a\xF4\x8F\xBF\xBE</text>");
+  CHECK(noted(none, "text-left-out"));
+  CHECK(none.lines.empty());
+  const Artwork bent = read("<path id='p' stroke='red' d='M0 0h9'/><text><textPath href='#p'>bent</textPath></text>");
+  CHECK(noted(bent, "text-left-out"));
+  CHECK(bent.lines.size() == 1);
 }

@@ -70,7 +70,7 @@ TEST_CASE("what has no sentence, or lacks a figure, is seen") {
 TEST_CASE("notes are kept as codes and figures, and the words of older files as they are") {
   const auto art =
       read_svg(R"(<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 96 96"><rect width="48" height="48"/>
-    <text>Lamp oil</text></svg>)",
+    <text><textPath>Lamp oil</textPath></text></svg>)",
                "jug.svg");
   REQUIRE(art);
   const Project p = add_artwork(new_project("jug"), *art, "jug.svg");

@@ -94,18 +94,26 @@ std::vector<DoubledPair> find_doubled(const std::vector<std::vector<Polyline>>& 
       }
     });
   });
+  // What most of them are passed over by, close together.
+  struct Head {
+    float x, y;  // along
+    std::uint32_t line;
+  };
+  std::vector<Head> heads;
+  heads.reserve(edges.size());
+  for (const auto& e : edges)
+    heads.push_back({static_cast<float>(e.along.x), static_cast<float>(e.along.y), static_cast<std::uint32_t>(e.line)});
   std::map<std::pair<std::size_t, std::size_t>, double> shared;
-  std::vector<std::size_t> seen;
   for (const auto& e : edges) {
     each_sample(e.a, e.b, [&](Vec p, double length) {
-      seen.clear();
+      std::size_t last = lines.size();  // the one that was found to run along here
       for (const auto id : cells.at(p)) {
+        const auto& [x, y, line] = heads[id];
+        if (line >= e.line) break;  // they are in the order of the lines
+        if (line == last || std::abs(e.along.x * y - e.along.y * x) > 0.0872) continue;  // sin 5°
         const Edge& other = edges[id];
-        if (other.line >= e.line) break;  // they are in the order of the lines
-        if (std::find(seen.begin(), seen.end(), other.line) != seen.end()) continue;
-        if (std::abs(cross(e.along, other.along)) > 0.0872) continue;  // sin 5°
         if (distance(p, nearest_on(other.a, other.b, p)) > gap) continue;
-        seen.push_back(other.line);
+        last = other.line;
         shared[{other.line, e.line}] += length;
       }
     });

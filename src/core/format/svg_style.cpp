@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/format/svg_units.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -34,6 +35,77 @@ bool has_word(std::string_view list, std::string_view word) {
     list.remove_prefix(n);
   }
   return false;
+}
+
+/// A font's size, px (CSS Fonts 4, 2.5: keywords are steps about "medium", 16 px); nothing where it is none.
+std::optional<double> font_size(std::string_view text, double outer) {
+  static constexpr std::pair<const char*, double> kWords[] = {
+      {"xx-small", 16 * 3 / 5.}, {"x-small", 16 * 3 / 4.}, {"small", 16 * 8 / 9.}, {"medium", 16},
+      {"large", 16 * 6 / 5.},    {"x-large", 16 * 3 / 2.}, {"xx-large", 16 * 2.},  {"xxx-large", 16 * 3.}};
+  for (const auto& [word, px] : kWords) {
+    if (text == word) return px;
+  }
+  if (text == "larger") return outer * 1.2;
+  if (text == "smaller") return outer / 1.2;
+  const auto parsed = parse_svg_length(text);
+  if (!parsed || parsed->value < 0) return std::nullopt;
+  if (const auto px = px_per(parsed->unit)) return parsed->value * *px;
+  if (parsed->unit == "em") return parsed->value * outer;
+  if (parsed->unit == "ex") return parsed->value * outer / 2;
+  return parsed->unit == "%" ? std::optional(parsed->value * outer / 100) : std::nullopt;
+}
+
+/// CSS Fonts 4, 2.2: what is bolder or lighter than the text around it.
+std::optional<int> font_weight(std::string_view text, int outer) {
+  if (text == "normal") return 400;
+  if (text == "bold") return 700;
+  if (text == "bolder") return outer < 350 ? 400 : outer < 550 ? 700 : 900;
+  if (text == "lighter") return outer < 550 ? 100 : outer < 750 ? 400 : 700;
+  const auto number = to_integer(text);
+  return number && *number >= 1 && *number <= 1000 ? std::optional(static_cast<int>(*number)) : std::nullopt;
+}
+
+bool is_slanted(std::string_view text) { return text == "italic" || text.starts_with("oblique"); }
+
+/// "italic bold 12px/1.2 Comfortaa, sans-serif": all before the size is style and weight, all after it families.
+void apply_font(SvgStyle& style, std::string_view value) {
+  SvgFont font{{}, style.outer_size, 400, false};
+  while (!value.empty()) {
+    const auto n = std::min(value.find(' '), value.size());
+    const auto word = value.substr(0, n);
+    value = trimmed(value.substr(n));
+    if (is_slanted(word)) {
+      font.italic = true;
+    } else if (const auto size = font_size(word.substr(0, word.find('/')), style.outer_size);
+               size && !font_weight(word, 400)) {
+      font.size = *size;
+      font.family = value;
+      if (!value.empty()) style.font = font;
+      return;
+    } else if (const auto weight = font_weight(word, style.font.weight); weight && word != "normal") {
+      font.weight = *weight;
+    }
+  }
+}
+
+void apply_text(SvgStyle& style, std::string_view property, std::string_view value) {
+  if (value == "inherit") return;
+  if (property == "font-family") {
+    style.font.family = value;
+  } else if (property == "font-size") {
+    style.font.size = font_size(value, style.outer_size).value_or(style.font.size);
+  } else if (property == "font-weight") {
+    style.font.weight = font_weight(value, style.font.weight).value_or(style.font.weight);
+  } else if (property == "font-style") {
+    style.font.italic = is_slanted(value);
+  } else if (property == "font") {
+    apply_font(style, value);
+  } else if (property == "letter-spacing") {
+    style.letter_spacing = value == "normal" ? 0 : font_size(value, style.font.size).value_or(style.letter_spacing);
+    if (value.starts_with('-')) style.letter_spacing = -font_size(value.substr(1), style.font.size).value_or(0);
+  } else if (property == "text-anchor") {
+    style.anchor = value == "middle" ? TextAnchor::middle : value == "end" ? TextAnchor::end : TextAnchor::start;
+  }
 }
 
 }  // namespace
@@ -90,6 +162,8 @@ void apply(SvgStyle& style, std::string_view property, std::string_view value, c
     if (value == "hidden" || value == "collapse") style.visible = false;
   } else if (property == "display") {
     style.displayed = value != "none";
+  } else if (property.starts_with("font") || property == "letter-spacing" || property == "text-anchor") {
+    apply_text(style, property, value);
   }
 }
 

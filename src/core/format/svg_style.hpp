@@ -13,6 +13,16 @@
 
 namespace dotlane {
 
+/// The typeface that text asks for.
+struct SvgFont {
+  std::string family;  ///< names in the order they are liked, as CSS writes them
+  double size = 16;    ///< px
+  int weight = 400;
+  bool italic = false;
+};
+
+enum class TextAnchor { start, middle, end };
+
 /// The painting properties Dot Lane reads, as they stand on one element. `display` is the only one not inherited.
 struct SvgStyle {
   std::optional<Color> stroke;         ///< nothing = none
@@ -23,6 +33,10 @@ struct SvgStyle {
   bool capped = false;  ///< round or square ends: a stroke of no length is a dot
   bool visible = true;
   bool displayed = true;
+  SvgFont font;
+  double outer_size = 16;     ///< px, of the text around it: what em and % are of
+  double letter_spacing = 0;  ///< px
+  TextAnchor anchor = TextAnchor::start;
 };
 
 using Declarations = std::vector<std::pair<std::string, std::string>>;

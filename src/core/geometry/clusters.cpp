@@ -5,7 +5,7 @@
 
 namespace dotlane {
 
-std::vector<std::vector<std::size_t>> touching(const std::vector<Box>& boxes) {
+std::vector<std::vector<std::size_t>> touching(const std::vector<Box>& boxes, std::size_t apart) {
   const std::size_t n = boxes.size();
   std::vector<std::size_t> order(n), root(n), live;
   std::iota(order.begin(), order.end(), std::size_t{0});
@@ -18,6 +18,7 @@ std::vector<std::vector<std::size_t>> touching(const std::vector<Box>& boxes) {
   for (const std::size_t i : order) {
     std::erase_if(live, [&](std::size_t k) { return boxes[k].x1 < boxes[i].x0; });
     for (const std::size_t k : live) {
+      if (apart > 0 && (k < apart) == (i < apart)) continue;
       if (boxes[k].overlaps(boxes[i])) root[find(i)] = find(k);
     }
     if (!boxes[i].empty()) live.push_back(i);

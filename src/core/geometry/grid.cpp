@@ -45,15 +45,16 @@ Cluster merged(Cluster a, const Cluster& b) {
   return a;
 }
 
-/// Clusters whose boxes touch, directly or through others, brought together.
-std::vector<Cluster> gathered(std::vector<Cluster> in) {
+/// Clusters whose boxes touch, directly or through others, brought together; the first `apart` do not meet each other,
+/// and neither do the others.
+std::vector<Cluster> gathered(std::vector<Cluster> in, std::size_t apart) {
   std::vector<Box> boxes;
   for (const auto& c : in) {
     boxes.push_back(
         {static_cast<double>(c.x0), static_cast<double>(c.y0), static_cast<double>(c.x1), static_cast<double>(c.y1)});
   }
   std::vector<Cluster> out;
-  for (const auto& together : touching(boxes)) {
+  for (const auto& together : touching(boxes, apart)) {
     out.push_back(std::move(in[together.front()]));
     for (std::size_t k = 1; k < together.size(); ++k) out.back() = merged(std::move(out.back()), in[together[k]]);
   }
@@ -113,12 +114,13 @@ std::vector<Cluster> united(std::vector<Cluster> all) {
   } else {
     left = std::move(all);
   }
+  const std::size_t apart = right.empty() ? 0 : left.size();
   std::vector<Cluster> both;
   for (auto* half : {&left, &right}) {
     for (auto& c : *half) both.push_back(std::move(c));
   }
   std::vector<Cluster> out;
-  for (auto& group : gathered(std::move(both))) {
+  for (auto& group : gathered(std::move(both), apart)) {
     if (group.members == 1) {
       out.push_back(std::move(group));
       continue;

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "core/geometry/apart.hpp"
 #include "core/geometry/dense.hpp"
 #include "core/geometry/grid.hpp"
 #include "core/geometry/nesting.hpp"
@@ -64,9 +65,13 @@ Region combine(const Region& a, const Region& b, Operation operation) {
                                                                  : nullptr;
     if (to) to->rings.insert(to->rings.end(), part.rings.begin(), part.rings.end());
   }
-  for (const auto& part : parts_of(b)) {
-    if (bounds_of(part.rings.front()).overlaps(reach_a))
-      clip.rings.insert(clip.rings.end(), part.rings.begin(), part.rings.end());
+  std::vector<Region> clips = parts_of(b);
+  std::erase_if(clips, [&](const Region& part) { return !bounds_of(part.rings.front()).overlaps(reach_a); });
+  for (const auto& part : clips) clip.rings.insert(clip.rings.end(), part.rings.begin(), part.rings.end());
+  if (operation == Operation::difference && vertices_in(subject) + vertices_in(clip) > kDense) {
+    Cleared cleared = clear_of_edges(subject, clips);
+    clip = std::move(cleared.to_sweep);
+    for (auto& ring : cleared.holes) out.rings.push_back(std::move(ring));
   }
   if (vertices_in(subject) + vertices_in(clip) > kDense) {
     if (auto dense =
@@ -193,11 +198,15 @@ Region unite(const std::vector<Region>& regions) {
   std::size_t vertices = 0;
   for (const auto& region : regions) vertices += vertices_in(region);
   if (vertices > kDense * regions.size()) {  // few and dense: not worth halving
+    const SetAside aside = set_aside(regions);
     std::vector<Region> parts;
-    for (const auto& region : regions) {
+    for (const auto& region : aside.to_sweep) {
       for (auto& part : parts_of(region)) parts.push_back(std::move(part));
     }
-    if (auto dense = dense_union(parts)) return *dense;
+    if (auto dense = dense_union(parts)) {
+      dense->rings.insert(dense->rings.end(), aside.rings.begin(), aside.rings.end());
+      return *dense;
+    }
   }
   std::vector<ClipperLib::Paths> parts;
   for (const auto& region : regions) {

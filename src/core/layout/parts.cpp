@@ -6,6 +6,7 @@
 #include <optional>
 #include <set>
 #include <tuple>
+#include <unordered_map>
 
 #include "core/geometry/buckets.hpp"
 #include "core/geometry/clusters.hpp"
@@ -106,7 +107,8 @@ class Outlines {
     std::stable_sort(closed.begin(), closed.end(), [](const Course* a, const Course* b) { return a->area > b->area; });
     std::map<const Form*, std::shared_ptr<Inside>> insides;
     for (const auto* course : closed) {
-      if (holder_of(*course).second > course->length / 2) continue;
+      const Asked& asked = asked_.emplace(course, ask(*course, {})).first->second;
+      if (asked.length > course->length / 2) continue;
       auto& inside = insides[course->form.get()];
       if (!inside) inside = std::make_shared<Inside>(*course->form);
       index_.each(course->box.grown(kOnEdge),
@@ -116,31 +118,47 @@ class Outlines {
   }
   // The one that holds most of the course, and how much of it.
   std::pair<OuterContour*, double> holder_of(const Course& course) {
-    std::vector<int> near;
-    index_.each(course.box, [&](const std::vector<int>& cell) { near.insert(near.end(), cell.begin(), cell.end()); });
-    std::sort(near.begin(), near.end());
-    near.erase(std::unique(near.begin(), near.end()), near.end());
-    std::pair<OuterContour*, double> best{nullptr, 0};
-    for (const int i : near) {
-      OuterContour& o = all_[static_cast<std::size_t>(i)];
-      if (o.course == &course) return {&o, course.length};
-      if (!o.course->box.grown(kOnEdge).overlaps(course.box)) continue;
-      if (o.holds(course)) return {&o, course.length};
-      const double length = o.length_within(course);
-      if (length > best.second) best = {&o, length};
-    }
-    return best;
+    const auto known = asked_.find(&course);
+    const Asked asked = ask(course, known == asked_.end() ? Asked{} : known->second);
+    return {asked.whole || asked.length > 0 ? &all_[asked.holder] : nullptr, asked.length};
   }
   [[nodiscard]] auto begin() { return all_.begin(); }
   [[nodiscard]] auto end() { return all_.end(); }
 
  private:
+  // The outline that holds most of a course, of the first `outlines` of them.
+  struct Asked {
+    std::size_t holder = 0;
+    double length = 0;  // that it holds
+    bool whole = false;
+    std::size_t outlines = 0;
+  };
+  // The same for all outlines there are.
+  Asked ask(const Course& course, Asked asked) {
+    if (asked.whole) return asked;
+    std::vector<int> near;
+    index_.each(course.box, [&](const std::vector<int>& cell) { near.insert(near.end(), cell.begin(), cell.end()); });
+    std::sort(near.begin(), near.end());
+    near.erase(std::unique(near.begin(), near.end()), near.end());
+    for (const int i : near) {
+      const auto at = static_cast<std::size_t>(i);
+      if (at < asked.outlines) continue;
+      OuterContour& o = all_[at];
+      if (o.course != &course && !o.course->box.grown(kOnEdge).overlaps(course.box)) continue;
+      if (o.course == &course || o.holds(course)) return {at, course.length, true, all_.size()};
+      const double length = o.length_within(course);
+      if (length > asked.length) asked.holder = at, asked.length = length;
+    }
+    asked.outlines = all_.size();
+    return asked;
+  }
   static Box bounds_of(const std::vector<const Course*>& courses) {
     Box out;
     for (const auto* c : courses) out.add(c->box);
     return out;
   }
   std::vector<OuterContour> all_;
+  std::unordered_map<const Course*, Asked> asked_;
   Buckets index_;
 };
 

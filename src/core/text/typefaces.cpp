@@ -86,6 +86,55 @@ class OpenFaces {
   Latest<Key, std::shared_ptr<const Face>> faces_{32};
 };
 
+OpenFaces& open_faces() {
+  static OpenFaces all;
+  return all;
+}
+
+/// The system's fonts and the shipped ones; it lives as long as the program.
+FcConfig* fonts_to_choose_from() {
+  static FcConfig* config = [] {
+    FcConfig* all = FcInitLoadConfigAndFonts();
+    if (all) FcConfigAppFontAddDir(all, reinterpret_cast<const FcChar8*>(typefaces_folder().c_str()));
+    return all;
+  }();
+  return config;
+}
+
+/// "wght=700,wdth=90" as fontconfig writes the settings of a variable face.
+AxisValues axes_of(const std::string& text) {
+  AxisValues out;
+  for (const auto part : split(text, ',')) {
+    const auto equals = part.find('=');
+    if (equals == std::string_view::npos) continue;
+    if (const auto value = to_number(trimmed(part.substr(equals + 1))))
+      out[std::string(trimmed(part.substr(0, equals)))] = *value;
+  }
+  return out;
+}
+
+std::vector<std::string> family_names(const std::string& families) {
+  std::vector<std::string> out;
+  for (auto name : split(families, ',')) {
+    name = trimmed(name);
+    while (!name.empty() && (name.front() == '"' || name.front() == '\'')) name.remove_prefix(1);
+    while (!name.empty() && (name.back() == '"' || name.back() == '\'')) name.remove_suffix(1);
+    if (!name.empty()) out.emplace_back(name);
+  }
+  return out;
+}
+
+bool is_family_of(FcPattern* font, const std::string& family) {
+  for (const char* generic : {"sans-serif", "sans", "serif", "monospace", "cursive", "fantasy", "system-ui"}) {
+    if (lower_case(family) == generic) return true;
+  }
+  FcChar8* name = nullptr;
+  for (int i = 0; FcPatternGetString(font, FC_FAMILY, i, &name) == FcResultMatch; ++i) {
+    if (lower_case(reinterpret_cast<const char*>(name)) == lower_case(family)) return true;
+  }
+  return false;
+}
+
 }  // namespace
 
 std::string typefaces_folder() { return shipped("typefaces"); }
@@ -121,7 +170,7 @@ const std::string& standard_typeface() {
 }
 
 Result<std::shared_ptr<const Face>> find_face(const std::string& name, const AxisValues& axes) {
-  static OpenFaces open;
+  OpenFaces& open = open_faces();
   auto find = [&](const std::vector<Typeface>& faces) -> const Typeface* {
     const auto found = std::find_if(faces.begin(), faces.end(), [&](const Typeface& t) { return t.name == name; });
     return found == faces.end() ? nullptr : &*found;
@@ -140,6 +189,44 @@ Result<std::shared_ptr<const Face>> find_face(const std::string& name, const Axi
   const auto index = mark == std::string::npos ? std::nullopt : to_integer(std::string_view(name).substr(mark + 1));
   if (!index || *index < 0 || *index > 0xffff) return open.open({name, 0, axes});
   return open.open({name.substr(0, mark), static_cast<int>(*index), axes});
+}
+
+FittingFace fitting_face(const std::string& families, int weight, bool italic, char32_t needed) {
+  FittingFace out;
+  FcConfig* config = fonts_to_choose_from();
+  if (!config) return out;
+  const auto names = family_names(families);
+  FcPattern* wanted = FcPatternCreate();
+  for (const auto& name : names) FcPatternAddString(wanted, FC_FAMILY, reinterpret_cast<const FcChar8*>(name.c_str()));
+  const int fc_weight = FcWeightFromOpenType(weight);
+  FcPatternAddInteger(wanted, FC_WEIGHT, fc_weight);
+  FcPatternAddInteger(wanted, FC_SLANT, italic ? FC_SLANT_ITALIC : FC_SLANT_ROMAN);
+  FcPatternAddBool(wanted, FC_OUTLINE, FcTrue);
+  if (needed != 0) {
+    FcCharSet* characters = FcCharSetCreate();
+    FcCharSetAddChar(characters, needed);
+    FcPatternAddCharSet(wanted, FC_CHARSET, characters);
+    FcCharSetDestroy(characters);
+  }
+  FcConfigSubstitute(config, wanted, FcMatchPattern);
+  FcDefaultSubstitute(wanted);
+  FcResult result = FcResultNoMatch;
+  if (FcPattern* font = FcFontMatch(config, wanted, &result)) {
+    int index = 0, slant = FC_SLANT_ROMAN;
+    double heavy = fc_weight;
+    FcPatternGetInteger(font, FC_INDEX, 0, &index);
+    FcPatternGetInteger(font, FC_SLANT, 0, &slant);
+    FcPatternGetDouble(font, FC_WEIGHT, 0, &heavy);
+    constexpr double kNear = 30;  // of fontconfig's weights: regular is 80, bold 200
+    out.asked = names.empty() ? std::string() : names.front();
+    out.as_asked = (names.empty() || is_family_of(font, names.front())) && std::abs(heavy - fc_weight) < kNear &&
+                   (slant != FC_SLANT_ROMAN) == italic;
+    const AxisValues axes = axes_of(text_of(font, FC_FONT_VARIATIONS));
+    if (auto face = open_faces().open({text_of(font, FC_FILE), index & 0xffff, axes})) out.face = std::move(*face);
+    FcPatternDestroy(font);
+  }
+  FcPatternDestroy(wanted);
+  return out;
 }
 
 }  // namespace dotlane

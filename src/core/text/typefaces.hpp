@@ -28,6 +28,17 @@ struct Typeface {
 [[nodiscard]] Result<std::shared_ptr<const Face>> find_face(const std::string& name_or_file,
                                                             const AxisValues& axes = {});
 
+/// The face that fits what text asks for best.
+struct FittingFace {
+  std::shared_ptr<const Face> face;  ///< nothing where no font here can be opened
+  std::string asked;                 ///< the family liked best
+  bool as_asked = false;             ///< it is of that family (or that one is generic), weight and slant
+};
+
+/// Among the shipped faces and the system's, by fontconfig. `families` as CSS writes them, the one liked best first;
+/// `weight` as CSS has it (400 is regular); `needed` is a character that the face must have where any has it (0: none).
+[[nodiscard]] FittingFace fitting_face(const std::string& families, int weight, bool italic, char32_t needed = 0);
+
 /// Where the shipped typefaces lie.
 [[nodiscard]] std::string typefaces_folder();
 
