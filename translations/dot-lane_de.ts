@@ -5617,8 +5617,8 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <translation>Teil des Bildes, der nachgezeichnet wird</translation>
         </message>
         <message>
-            <source>Drag a side or a corner to leave out what lies outside. Arrow keys move the frame, with Shift its right and lower side.</source>
-            <translation>Eine Seite oder Ecke ziehen, um wegzulassen, was außerhalb liegt. Pfeiltasten verschieben den Rahmen, mit Umschalt seine rechte und untere Seite.</translation>
+            <source>Drag a side or a corner to leave out what lies outside. Arrow keys move the frame, with Shift its right and lower side. A click takes the colour there, or leaves it out again.</source>
+            <translation>Ziehe eine Seite oder Ecke, um wegzulassen, was außerhalb liegt. Pfeiltasten verschieben den Rahmen, mit Umschalt seine rechte und untere Seite. Ein Klick nimmt die Farbe dort auf oder lässt sie wieder weg.</translation>
         </message>
     </context>
     <context>
@@ -9627,6 +9627,10 @@ geändert %2</translation>
         <message>
             <source>smallest bit %1</source>
             <translation>kleinstes Stückchen %1</translation>
+        </message>
+        <message>
+            <source>Pick a colour</source>
+            <translation>Eine Farbe aufnehmen</translation>
         </message>
     </context>
     <context>

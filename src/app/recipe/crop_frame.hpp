@@ -1,4 +1,4 @@
-// The picture that is traced, with a frame around the part that is kept.
+// The picture that is traced, with a frame around the part that is kept; colours are picked on it.
 #pragma once
 
 #include <QImage>
@@ -23,6 +23,8 @@ class CropFrame : public QWidget {
  signals:
   /// The frame was let go at other values, or moved by a key.
   void changed(const CropValues& crop);
+  /// The picture was clicked where it has this colour.
+  void picked(const QColor& color);
   /// What comes next is another change.
   void committed();
 
@@ -37,6 +39,8 @@ class CropFrame : public QWidget {
 
  private:
   [[nodiscard]] QRectF kept() const;
+  /// The mean of the pixels around a place: what the eye sees there.
+  [[nodiscard]] QColor colorAt(QPointF at) const;
   /// The sides under the pointer; all of them inside the frame.
   [[nodiscard]] Qt::Edges sidesAt(QPointF at) const;
   /// The crop after moving those sides, kept within the picture.

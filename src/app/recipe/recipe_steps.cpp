@@ -220,6 +220,7 @@ void RecipeSteps::addStop(const Piece& piece, const Step* step) {
     stop.crop = new CropFrame(*piece.source.picture, stop.values);
     body->addWidget(stop.crop, 0, Qt::AlignLeft);
     connect(stop.crop, &CropFrame::changed, this, &RecipeSteps::crop);
+    connect(stop.crop, &CropFrame::picked, this, &RecipeSteps::pickColor);
     connect(stop.crop, &CropFrame::committed, &session_, &Session::seal);
   }
   addFields(stop, piece, step ? step->values : piece.source.values);
@@ -305,6 +306,20 @@ void RecipeSteps::crop(const CropValues& crop) {
   values["crop-right"] = crop.right, values["crop-bottom"] = crop.bottom;
   session_.commit(set_source_values(session_.project(), piece_, values), tr("Crop the picture"),
                   "crop-" + std::to_string(piece_));
+}
+
+void RecipeSteps::pickColor(const QColor& color) {
+  const Piece* piece = find_piece(session_.project(), piece_);
+  const KindSpec* kind = find_kind(shape_kinds(), "picture");
+  if (!piece || !kind) return;
+  Values values = piece->source.values;
+  const Reading was(*kind, values);
+  if (was.is("colors", "two")) return;
+  // In colours of its own choice, the first that is picked is where choosing by hand begins.
+  const std::string palette = was.is("colors", "given") ? was.text("palette") : std::string();
+  values["colors"] = std::string("given");
+  values["palette"] = with_or_without(palette, to_color(color));
+  session_.commit(set_source_values(session_.project(), piece_, values), tr("Pick a colour"));
 }
 
 void RecipeSteps::change(int step, const std::string& key, const Value& value) {

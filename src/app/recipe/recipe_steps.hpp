@@ -54,6 +54,8 @@ class RecipeSteps : public QWidget {
   void refresh(const Piece& piece, const DrawnPiece& drawn);
   /// What is kept of a traced picture changes; the drawing keeps its scale.
   void crop(const CropValues& crop);
+  /// A colour of the picture is one of those it is traced in, or no longer.
+  void pickColor(const QColor& color);
   void change(int step, const std::string& key, const Value& value);
   void showOpen();
 

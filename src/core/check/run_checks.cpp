@@ -12,17 +12,10 @@
 namespace dotlane {
 namespace {
 
-// Where no source is named, figures are common practice without a published one, or our own.
-constexpr double kNearEdgeMm = 0.8;    // a strip as narrow as that beside a cut tears, or lifts
-constexpr double kWeakGsm = 40;        // what is left of a perforated fold, as an even sheet: less tears by itself
-constexpr double kStiffGsm = 160;      // more does not fold by hand
 constexpr double kRollerHeldMm = 0.3;  // what stands up less passes under a roller
-constexpr double kBlankMm = 1.0;       // stock that a roller rides up on
 constexpr double kAttendedS = 60;      // a heated or engraving pass that takes longer
 constexpr double kAsleepS = 3600;      // computers left alone for so long go to sleep
 
-/// The least area that the mat holds while what is around it is cut, mm².
-double least_held(Tack tack) { return tack == Tack::low ? 60 : tack == Tack::medium ? 25 : 9; }
 /// The least area of a part that stays where it is when it is cut loose before other passes, mm².
 double least_registered(Tack tack) { return tack == Tack::low ? 1e9 : tack == Tack::medium ? 2500 : 400; }
 

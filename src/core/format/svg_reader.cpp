@@ -9,6 +9,7 @@
 #include "core/format/svg_text.hpp"
 #include "core/format/svg_units.hpp"
 #include "core/geometry/measure.hpp"
+#include "core/project/bounds.hpp"
 #include "core/text_scan.hpp"
 
 namespace dotlane {
@@ -249,8 +250,7 @@ class Reader {
       if (!finite) return document_.amiss(left_out_, node, name);
     }
     const Box bounds = bounds_of(path);
-    constexpr double kFarthest = 1e5;  // mm from the origin: nothing that anyone means to cut
-    if (std::max({std::abs(bounds.x0), std::abs(bounds.y0), std::abs(bounds.x1), std::abs(bounds.y1)}) > kFarthest)
+    if (std::max({std::abs(bounds.x0), std::abs(bounds.y0), std::abs(bounds.x1), std::abs(bounds.y1)}) > kFarthestMm)
       return document_.amiss(left_out_, node, name);
     segments_ += segment_count(path);
     if (segments_ > options_.max_segments) {

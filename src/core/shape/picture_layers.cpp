@@ -13,7 +13,6 @@ namespace dotlane {
 namespace {
 
 constexpr double kFlatSteps = 10;   // CIELAB steps to the neighbours up to which a pixel lies in a surface
-constexpr double kSameColor = 8;    // CIEDE2000; colours nearer than this are one to whoever cuts card
 constexpr double kOwnSteps = 22;    // a thin line is farther than this from what it lies in,
 constexpr double kOwnMatch = 14;    // and as near as this to its own colour,
 constexpr double kMixture = 9;      // and this far from any mixture of the two beside it

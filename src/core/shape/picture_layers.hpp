@@ -10,6 +10,9 @@ namespace dotlane {
 
 struct Crop;  // core/shape/trace.hpp
 
+/// Colours nearer than this (CIEDE2000) are one to whoever cuts card.
+inline constexpr double kSameColor = 8;
+
 struct LayerOptions {
   int count = 4;               ///< colours, where none are given
   std::vector<Color> given{};  ///< these and no others: of stock, say
@@ -27,9 +30,9 @@ struct PictureLayers {
 };
 
 /// Method: colours are proposed by pixels in flat surroundings, chosen far apart as CIEDE2000 tells them apart (those
-/// nearer than 8 to one that is chosen give their place to others; Sharma, Wu and Dalal 2005 for the formula) and
-/// refined by k-means in CIELAB. Pixels where colours change are blends: they go to the neighbour that is nearest to
-/// them, unless they have a colour of their own that no mixture of their neighbours makes, as thin lines have.
+/// nearer than kSameColor to one that is chosen give their place to others; Sharma, Wu and Dalal 2005 for the formula)
+/// and refined by k-means in CIELAB. Pixels where colours change are blends: they go to the neighbour that is nearest
+/// to them, unless they have a colour of their own that no mixture of their neighbours makes, as thin lines have.
 [[nodiscard]] PictureLayers layers_of(const Picture& picture, const Crop& crop, const LayerOptions& options);
 
 }  // namespace dotlane

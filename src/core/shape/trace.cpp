@@ -111,6 +111,14 @@ std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, con
 
 }  // namespace
 
+std::string with_or_without(const std::string& palette, Color color) {
+  std::vector<Color> colors = palette_of(palette);
+  if (std::erase_if(colors, [&](Color c) { return difference(c, color) < kSameColor; }) == 0) colors.push_back(color);
+  std::string out;
+  for (const Color c : colors) out += (out.empty() ? "" : " ") + hex(c);
+  return out;
+}
+
 Crop crop_of(const Picture& picture, const Reading& take) {
   auto at = [](int size, double percent) { return static_cast<int>(size * percent / 100); };
   Crop crop{at(picture.width, take.number("crop-left")), at(picture.height, take.number("crop-top")), 0, 0};

@@ -28,6 +28,10 @@ struct Crop {
 /// was found.
 [[nodiscard]] std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Sayings& trouble);
 
+/// The colours of a palette ("#c7802a #1f6f78") with one more; without the one that nobody can tell from it, where
+/// there is one.
+[[nodiscard]] std::string with_or_without(const std::string& palette, Color color);
+
 /// The same as lines, one for each layer, with the role cut.
 [[nodiscard]] std::vector<Line> traced_lines(const Picture& picture, const Values& values, Sayings& trouble);
 
