@@ -5082,10 +5082,6 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
     <context>
         <name>dotlane::Bench</name>
         <message>
-            <source>Bench</source>
-            <translation>Werktisch</translation>
-        </message>
-        <message>
             <source>Mat, sheets and pieces at true scale. Arrow keys move the selected pieces.</source>
             <translation>Matte, Bögen und Stücke in wahrer Größe. Pfeiltasten verschieben die gewählten Stücke.</translation>
         </message>
@@ -5280,6 +5276,18 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <message>
             <source>Draw a line</source>
             <translation>Eine Linie zeichnen</translation>
+        </message>
+        <message>
+            <source>nothing is chosen</source>
+            <translation>nichts ist gewählt</translation>
+        </message>
+        <message>
+            <source>%1 chosen</source>
+            <translation>%1 gewählt</translation>
+        </message>
+        <message>
+            <source>Bench: %1</source>
+            <translation>Werktisch: %1</translation>
         </message>
     </context>
     <context>
@@ -6493,6 +6501,10 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <message>
             <source>0 min</source>
             <translation>0 min</translation>
+        </message>
+        <message>
+            <source>Lanes: pass %1 of %2, %3, %4</source>
+            <translation>Bahnen: Durchgang %1 von %2, %3, %4</translation>
         </message>
     </context>
     <context>
@@ -11218,12 +11230,20 @@ Nach Werkzeugen: %2.</translation>
             <translation>auf %1</translation>
         </message>
         <message>
-            <source>Sheets</source>
-            <translation>Bögen</translation>
-        </message>
-        <message>
             <source>All sheets at one scale on their mats. Arrow keys move the chosen parts, comma and full stop turn them.</source>
             <translation>Alle Bögen in einem Maßstab auf ihren Matten. Pfeiltasten verschieben die gewählten Teile, Komma und Punkt drehen sie.</translation>
+        </message>
+        <message>
+            <source>Sheets: %1</source>
+            <translation>Bögen: %1</translation>
+        </message>
+        <message>
+            <source>no part is chosen</source>
+            <translation>kein Teil ist gewählt</translation>
+        </message>
+        <message>
+            <source>%1 parts are chosen</source>
+            <translation>%1 Teile sind gewählt</translation>
         </message>
     </context>
     <context>

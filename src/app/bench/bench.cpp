@@ -25,7 +25,6 @@ constexpr std::size_t kFilledCosts = 8;  // times as much to paint an area as to
 
 Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent), session_(session), typing_(typing) {
   setObjectName(QStringLiteral("bench"));
-  setAccessibleName(tr("Bench"));
   setAccessibleDescription(tr("Mat, sheets and pieces at true scale. Arrow keys move the selected pieces."));
   zoom_bar_ = new QFrame(this);
   set_kind(zoom_bar_, "card");
@@ -104,8 +103,10 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
       const auto loads = loadsOf(id);
       if (!loads.empty() && !loads.contains(load_)) setLoad(*loads.begin());
     }
+    sayChosen();
     update();
   });
+  sayChosen();
   connect(&session_, &Session::opened, this, [this] {
     // Nothing of what hands were at belongs to another project.
     drag_ = Drag::none;
@@ -122,6 +123,15 @@ Bench::Bench(Session& session, Typing& typing, QWidget* parent) : Table(parent),
 }
 
 QRectF Bench::canvas() const { return QRectF(rect()).adjusted(kRulerWidth, kRulerHeight, 0, 0); }
+
+void Bench::sayChosen() {
+  const auto& chosen = session_.selection();
+  const Piece* piece = chosen.size() == 1 ? find_piece(session_.project(), chosen.front().piece) : nullptr;
+  const QString what = piece            ? qs(piece->name) + QStringLiteral(" ") + qs(chosen.front().line)
+                       : chosen.empty() ? tr("nothing is chosen")
+                                        : tr("%1 chosen").arg(QLocale().toString(chosen.size()));
+  setAccessibleName(tr("Bench: %1").arg(what.trimmed()));
+}
 
 void Bench::zoomToFit() {
   Box box = session_.project().machine.mat_area();

@@ -121,6 +121,8 @@ class Bench : public Table {
   [[nodiscard]] std::set<int> loadsOf(int piece) const;
   /// Around what is selected, as it is or as it was asked to be.
   [[nodiscard]] Box frame() const;
+  /// For those who cannot see it.
+  void sayChosen();
   void dropWanted();
   [[nodiscard]] bool hasHandles() const;
   [[nodiscard]] std::optional<Handle> handleAt(QPointF at) const;

@@ -18,7 +18,6 @@ using namespace lane_metrics;
 
 Lanes::Lanes(Session& session, QWidget* parent) : QAbstractScrollArea(parent), session_(session) {
   setObjectName(QStringLiteral("lanes"));
-  setAccessibleName(tr("Lanes: the passes along time"));
   setAccessibleDescription(
       tr("Left and right move the play head, up and down pick a pass, Ctrl with left or right moves it earlier or "
          "later. H pins it, Enter opens its numbers; plus, minus and 0 zoom along time."));
@@ -72,12 +71,25 @@ void Lanes::layOut() {
   verticalScrollBar()->setRange(0, std::max(0, content - viewport()->height()));
   verticalScrollBar()->setPageStep(viewport()->height());
   arrangeLabels();
+  sayCurrent();
   viewport()->update();
 }
 
 void Lanes::setCurrentPass(int index) {
   current_ = index;
+  sayCurrent();
   viewport()->update();
+}
+
+void Lanes::sayCurrent() {
+  const auto& passes = plan().passes;
+  if (current_ < 1 || current_ > static_cast<int>(passes.size()))
+    return setAccessibleName(tr("Lanes: the passes along time"));
+  const Pass& pass = passes[static_cast<std::size_t>(current_) - 1];
+  setAccessibleName(tr("Lanes: pass %1 of %2, %3, %4")
+                        .arg(current_)
+                        .arg(passes.size())
+                        .arg(role_name(pass), run_length_text(pass.length_mm, session_.project().unit)));
 }
 
 void Lanes::setTime(double seconds) {

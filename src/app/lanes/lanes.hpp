@@ -61,6 +61,8 @@ class Lanes : public QAbstractScrollArea {
   [[nodiscard]] const Plan& plan() const { return session_.derived().plan; }
   void layOut();
   void arrangeLabels();
+  /// For those who cannot see it.
+  void sayCurrent();
   /// Zooms so that the moment at x stays there.
   void zoomAt(double x, double factor);
   void pan(double seconds);

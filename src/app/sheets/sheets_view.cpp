@@ -1,5 +1,6 @@
 #include "app/sheets/sheets_view.hpp"
 
+#include <QLocale>
 #include <set>
 
 #include "app/bench/handles.hpp"
@@ -26,7 +27,6 @@ std::vector<int> loads_of(const Layout& layout) {
 SheetsView::SheetsView(Session& session, SheetDesk& desk, QWidget* parent)
     : Table(parent), session_(session), desk_(desk) {
   setObjectName(QStringLiteral("sheetsView"));
-  setAccessibleName(tr("Sheets"));
   setAccessibleDescription(
       tr("All sheets at one scale on their mats. Arrow keys move the chosen parts, comma and full stop turn them."));
   connect(&desk_, &SheetDesk::changed, this, &SheetsView::followDesk);
@@ -235,6 +235,11 @@ void SheetsView::followDesk() {
     arrange();
     viewChanged();
   }
+  const auto& chosen = desk_.chosen();
+  setAccessibleName(tr("Sheets: %1")
+                        .arg(chosen.empty()       ? tr("no part is chosen")
+                             : chosen.size() == 1 ? desk_.name_of(chosen.front())
+                                                  : tr("%1 parts are chosen").arg(QLocale().toString(chosen.size()))));
   update();
 }
 
