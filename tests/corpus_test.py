@@ -23,13 +23,32 @@ folder = pathlib.Path("/usr/share/openclipart/svg")
 if not folder.is_dir():
     folder = pathlib.Path("/usr/share/openclipart")
 MM = 25.4 / 96
+# Where svgelements is wrong and librsvg, which draws no further than the page, cannot tell: looked at one by one.
+EXPLAINED = {
+    "bass_guitar_a.j._ashton_": "copies of copies: svgelements places them by the outer one's transform alone",
+    "barcode_ean13": "the same; librsvg has our bounds, the digits with them",
+    "barcode_upca": "the same",
+    "joypad_the_mad_processor_": "svgelements takes the viewBox a pixel off",
+    "pen_sek_": "the same",
+    "network_cloud_david_klan_01": "arcs under a shear: svgelements' are other ellipses",
+    "man_crystal_felipe_macie_01": "the same",
+    "finland": "something lies two kilometres off, which is left out and told",
+}
 drawings = sorted(folder.rglob("*.svg"))
 if os.environ.get("DOTLANE_CORPUS") != "all":
     count = 60 if os.environ.get("DOTLANE_SANITIZED") else 300
     drawings = random.Random(18).sample(drawings, count)
 
 
-def theirs(source):
+def drawn(element):
+    """The parts of a shape that have a length: a point has no line to cut."""
+    parts = [se.Path(part) for part in se.Path(element).as_subpaths()] if isinstance(element, se.Path) else [element]
+    boxes = [part.bbox(transformed=True) for part in parts]
+    boxes = [b for b in boxes if b and math.hypot(b[2] - b[0], b[3] - b[1]) > 0.004]
+    return (min(b[0] for b in boxes), min(b[1] for b in boxes), max(b[2] for b in boxes), max(b[3] for b in boxes)) if boxes else None
+
+
+def theirs(source, points=True):
     """The bounds of what is drawn, mm, without strokes; None where svgelements cannot say."""
     try:
         svg = se.SVG.parse(source, ppi=96, reify=False)
@@ -40,7 +59,7 @@ def theirs(source):
         if not isinstance(element, se.Shape) or element.values.get("visibility") == "hidden" or element.values.get("display") == "none":
             continue
         try:
-            found = element.bbox(transformed=True)
+            found = element.bbox(transformed=True) if points else drawn(element)
         except Exception:
             return None
         if found is None or not all(map(math.isfinite, found)):
@@ -49,10 +68,10 @@ def theirs(source):
     return None if box is None else [v * MM for v in box]
 
 
-def resolved(path):
+def resolved(path, points=True):
     """The same of what librsvg makes of it: transforms, viewports, copies and styles carried out."""
     done = subprocess.run(["rsvg-convert", "-f", "svg", "--unlimited", str(path)], capture_output=True, text=True, timeout=guard)
-    return theirs(io.StringIO(re.sub(r"<defs>.*?</defs>", "", done.stdout, flags=re.S))) if done.stdout else None
+    return theirs(io.StringIO(re.sub(r"<defs>.*?</defs>", "", done.stdout, flags=re.S)), points) if done.stdout else None
 
 
 def look(path):
@@ -85,11 +104,11 @@ def compare(entry):
     """Whether the bounds agree; None where there is nothing to compare with."""
     path, ours = entry
     drawing = path.read_bytes()
-    if b"<text" in drawing:
-        # svgelements sets no text (svg_text_test.py judges ours): both read the drawing without.
+    if b"<text" in drawing or b"<flowRoot" in drawing:
+        # svgelements sets no text (svg_text_test.py judges ours), and draws its frames: both read the drawing without.
         with tempfile.TemporaryDirectory() as place:
             path = pathlib.Path(place) / path.name
-            path.write_bytes(re.sub(rb"<text\b.*?</text>", b"", drawing, flags=re.S))
+            path.write_bytes(re.sub(rb"<(text|flowRoot)\b.*?</\1>", b"", drawing, flags=re.S))
             ours = (look(path)[3] or (None,))[0]
             return judged(path, ours) if ours else None
     return judged(path, ours)
@@ -101,7 +120,7 @@ def judged(path, ours):
 
     want = theirs(str(path))
     # svgelements takes some viewBoxes a pixel off, and draws what is hidden or unpainted: librsvg has the last word.
-    return None if want is None else (bool(same(want) or same(resolved(path))), want)
+    return None if want is None else (bool(same(want) or same(resolved(path)) or same(theirs(str(path), False)) or same(resolved(path, False))), want)
 
 
 said = [(path, *told) for path, _, _, told, _ in looked if told and told[0]]
@@ -112,7 +131,7 @@ agree = sum(bool(v and v[0]) for v in verdicts)
 differ = [(path, [round(v, 2) for v in ours], [round(v, 2) for v in verdict[1]], [f["code"] for f in report.get("findings", [])])
           for (path, ours, report), verdict in zip(said, verdicts) if verdict and not verdict[0]]
 for path, ours, want, codes in differ:
-    print(f"differs: {path.relative_to(folder)}: {ours} ours, {want} theirs {codes}")
+    print(f"differs: {path.relative_to(folder)}: {ours} ours, {want} theirs {codes}: {EXPLAINED.get(path.stem, 'unexplained')}")
 for path, line in refused:
     print("refused:", line)
 slowest = sorted(looked, key=lambda entry: -entry[-1])[:5]

@@ -177,6 +177,43 @@ TEST_CASE("of dense regions only what comes near is swept, and nothing else chan
         Approx(area_of(pierced) + area_of(extra) - area_of(intersect(pierced, extra))).epsilon(1e-7));
 }
 
+TEST_CASE("overlaps are the same however much of a large figure lies away from them") {
+  // A star of 3,000 points with holes, and small shapes over its edge, in its holes and astride them.
+  std::vector<Ring> rings{{}};
+  for (int i = 0; i < 6000; ++i) {
+    const double a = kPi * i / 3000, r = i % 2 == 0 ? 80 : 70 + 6 * std::sin(9 * a);
+    rings[0].push_back({100 + r * std::cos(a), 100 + r * std::sin(a)});
+  }
+  for (int i = 0; i < 40; ++i) {
+    rings.emplace_back();
+    for (int k = 0; k < 90; ++k)
+      rings.back().push_back(
+          {60.0 + 10 * (i % 8) + 4 * std::cos(kPi * k / 45), 75.0 + 11 * (i / 8) + 4 * std::sin(kPi * k / 45)});
+  }
+  const Region star = region_of(rings, FillRule::evenodd);
+  std::mt19937 chance(31);
+  const auto any = [&](double most) { return most * static_cast<double>(chance() % 10007) / 10007; };
+  for (int i = 0; i < 120; ++i) {
+    const Vec c{15 + any(170), 15 + any(170)};
+    const double r = 0.2 + any(i % 10 == 0 ? 60 : 8);
+    Ring small;
+    const int corners = 3 + static_cast<int>(any(300));
+    for (int k = 0; k < corners; ++k) {
+      const double a = 2 * kPi * k / corners;
+      small.push_back({c.x + r * std::cos(a), c.y + r * (0.4 + any(0.6)) * std::sin(a)});
+    }
+    const Region b = region_of({small}, FillRule::nonzero);
+    INFO(i);
+    const Figures theirs = geos_boolean(star, b, Boolean::overlap);
+    for (const Region& both : {intersect(star, b), intersect(b, star)}) {
+      const Figures ours = figures_of(both);
+      CHECK(ours.perimeter == Approx(theirs.perimeter).epsilon(1e-5).margin(1e-5));
+      CHECK(ours.area == Approx(theirs.area).margin(1e-6 * theirs.perimeter + 1e-9));  // a grid of 1 nm
+      CHECK(ours.holes == theirs.holes);
+    }
+  }
+}
+
 TEST_CASE("turning, scaling and mirroring the input does the same to the answer") {
   for (const auto& c : shape_cases()) {
     if (c.dense || c.name == "far-away" || c.name == "large") continue;

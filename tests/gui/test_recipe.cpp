@@ -586,9 +586,21 @@ TEST_CASE("colours are picked on the picture by clicks, and left out by another"
   CHECK(std::get<std::string>(values().at("palette")) == "#283caa #f0ecdc");
   run(o, "undo");
   CHECK(std::get<std::string>(values().at("palette")) == "#be2828 #283caa #f0ecdc");
+  // The colours lie below the picture; a click on one leaves it out.
+  const auto swatch = [&](int index) {
+    auto* frame = o.window.findChild<CropFrame*>();
+    QTest::mouseClick(frame, Qt::LeftButton, {}, QPoint(8 + 21 * index, frame->height() - 10));
+    o.session().settle();
+  };
+  swatch(1);
+  CHECK(std::get<std::string>(values().at("palette")) == "#be2828 #f0ecdc");
+  swatch(5);  // there is none
+  CHECK(std::get<std::string>(values().at("palette")) == "#be2828 #f0ecdc");
+  run(o, "undo");
   // A drag is none.
   auto* frame = o.window.findChild<CropFrame*>();
-  drag(frame, {frame->width() / 2, frame->height() - 2}, {frame->width() / 2, frame->height() / 2});
+  const int lower = frame->width() * 120 / 200 - 2;
+  drag(frame, {frame->width() / 2, lower}, {frame->width() / 2, lower / 2});
   o.session().settle();
   CHECK(std::get<std::string>(values().at("palette")) == "#be2828 #283caa #f0ecdc");
   CHECK(std::get<double>(values().at("crop-bottom")) > 20);

@@ -13,9 +13,10 @@
 namespace dotlane {
 namespace {
 
-constexpr int kWide = 214, kHigh = 180;  // px, at most
-constexpr double kReach = 9;             // px around a side
-constexpr double kLeast = 5;             // percent of the picture that stay at least
+constexpr int kWide = 214, kHigh = 180;    // px, at most
+constexpr int kSwatch = 16, kBetween = 5;  // px, of the colours below
+constexpr double kReach = 9;               // px around a side
+constexpr double kLeast = 5;               // percent of the picture that stay at least
 constexpr Qt::Edges kAll = Qt::LeftEdge | Qt::TopEdge | Qt::RightEdge | Qt::BottomEdge;
 
 }  // namespace
@@ -23,7 +24,7 @@ constexpr Qt::Edges kAll = Qt::LeftEdge | Qt::TopEdge | Qt::RightEdge | Qt::Bott
 CropFrame::CropFrame(const Picture& picture, QWidget* parent) : QWidget(parent) {
   const QImage whole(picture.rgb.data(), picture.width, picture.height, 3 * picture.width, QImage::Format_RGB888);
   image_ = whole.scaled(2 * kWide, 2 * kHigh, Qt::KeepAspectRatio, Qt::SmoothTransformation);
-  setFixedSize(std::max(24, image_.width() / 2), std::max(24, image_.height() / 2));
+  setFixedSize(this->picture().size());
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
   setObjectName(QStringLiteral("cropFrame"));
@@ -39,14 +40,30 @@ void CropFrame::setCrop(const CropValues& crop) {
   update();
 }
 
+void CropFrame::setColors(std::vector<QColor> colors) {
+  if (colors == colors_) return;
+  colors_ = std::move(colors);
+  const int last = colors_.empty() ? picture().bottom() : swatch(colors_.size() - 1).bottom() + kBetween;
+  setFixedSize(picture().width(), last + 1);
+  update();
+}
+
+QRect CropFrame::picture() const { return {0, 0, std::max(24, image_.width() / 2), std::max(24, image_.height() / 2)}; }
+
+QRect CropFrame::swatch(std::size_t index) const {
+  const int a_row = std::max(1, (picture().width() + kBetween) / (kSwatch + kBetween)), i = static_cast<int>(index);
+  return {i % a_row * (kSwatch + kBetween), picture().bottom() + 1 + kBetween + i / a_row * (kSwatch + kBetween),
+          kSwatch, kSwatch};
+}
+
 QRectF CropFrame::kept() const {
-  const double w = width() / 100.0, h = height() / 100.0;
+  const double w = picture().width() / 100.0, h = picture().height() / 100.0;
   return {crop_.left * w, crop_.top * h, (100 - crop_.left - crop_.right) * w, (100 - crop_.top - crop_.bottom) * h};
 }
 
 QColor CropFrame::colorAt(QPointF at) const {
-  const QPoint middle(static_cast<int>(at.x() * image_.width() / width()),
-                      static_cast<int>(at.y() * image_.height() / height()));
+  const QPoint middle(static_cast<int>(at.x() * image_.width() / picture().width()),
+                      static_cast<int>(at.y() * image_.height() / picture().height()));
   int red = 0, green = 0, blue = 0, pixels = 0;
   for (int y = middle.y() - 1; y <= middle.y() + 1; ++y) {
     for (int x = middle.x() - 1; x <= middle.x() + 1; ++x) {
@@ -87,12 +104,12 @@ CropValues CropFrame::moved(CropValues c, Qt::Edges sides, double by_x, double b
 void CropFrame::paintEvent(QPaintEvent*) {
   QPainter p(this);
   p.setRenderHint(QPainter::SmoothPixmapTransform);
-  p.drawImage(rect(), image_);
+  p.drawImage(picture(), image_);
   const QRectF r = kept();
   QColor veil = theme().ground;
   veil.setAlpha(205);
   QPainterPath outside;
-  outside.addRect(rect());
+  outside.addRect(picture());
   outside.addRect(r);
   p.fillPath(outside, veil);
   p.setRenderHint(QPainter::Antialiasing);
@@ -101,20 +118,27 @@ void CropFrame::paintEvent(QPaintEvent*) {
   p.setBrush(theme().field);
   p.setPen(QPen(theme().accent, 1.2));
   for (const QPointF at : {r.topLeft(), r.topRight(), r.bottomLeft(), r.bottomRight()}) {
-    const QPointF in(std::clamp(at.x(), 4.0, width() - 4.0), std::clamp(at.y(), 4.0, height() - 4.0));
+    const QPointF in(std::clamp(at.x(), 4.0, picture().width() - 4.0),
+                     std::clamp(at.y(), 4.0, picture().height() - 4.0));
     p.drawRect(QRectF(in - QPointF(3.5, 3.5), QSizeF(7, 7)));
+  }
+  for (std::size_t i = 0; i < colors_.size(); ++i) {
+    p.setPen(QPen(theme().quiet, 1));
+    p.setBrush(colors_[i]);
+    p.drawRoundedRect(QRectF(swatch(i)).adjusted(0.5, 0.5, -0.5, -0.5), 4, 4);
   }
 }
 
 void CropFrame::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
   pressed_ = event->position();
-  sides_ = sidesAt(pressed_);
+  sides_ = picture().contains(pressed_.toPoint()) ? sidesAt(pressed_) : Qt::Edges();
   pressed_crop_ = crop_;
 }
 
 void CropFrame::mouseMoveEvent(QMouseEvent* event) {
   if (!sides_) {
+    if (!picture().contains(event->position().toPoint())) return setCursor(Qt::ArrowCursor);
     const Qt::Edges over = sidesAt(event->position());
     const bool across = over & (Qt::LeftEdge | Qt::RightEdge), along = over & (Qt::TopEdge | Qt::BottomEdge);
     const bool falling = over == (Qt::LeftEdge | Qt::TopEdge) || over == (Qt::RightEdge | Qt::BottomEdge);
@@ -128,7 +152,7 @@ void CropFrame::mouseMoveEvent(QMouseEvent* event) {
   const QPointF by = event->position() - pressed_;
   // A hand that clicks shakes a little.
   if (crop_ == pressed_crop_ && by.manhattanLength() < QApplication::startDragDistance()) return;
-  crop_ = moved(pressed_crop_, sides_, 100 * by.x() / width(), 100 * by.y() / height());
+  crop_ = moved(pressed_crop_, sides_, 100 * by.x() / picture().width(), 100 * by.y() / picture().height());
   update();
 }
 
@@ -139,8 +163,12 @@ void CropFrame::mouseReleaseEvent(QMouseEvent* event) {
   sides_ = {};
   if (dragged) {
     emit changed(crop_), emit committed();
-  } else if (still && rect().contains(event->position().toPoint())) {
-    emit picked(colorAt(event->position()));
+  } else if (const QPoint at = event->position().toPoint(); still && picture().contains(at)) {
+    emit picked(colorAt(at));
+  } else if (still) {
+    for (std::size_t i = 0; i < colors_.size(); ++i) {
+      if (swatch(i).contains(at)) return emit picked(colors_[i]);
+    }
   }
 }
 

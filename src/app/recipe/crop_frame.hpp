@@ -3,6 +3,7 @@
 
 #include <QImage>
 #include <QWidget>
+#include <vector>
 
 #include "core/project/picture.hpp"
 
@@ -19,6 +20,8 @@ class CropFrame : public QWidget {
  public:
   CropFrame(const Picture& picture, QWidget* parent);
   void setCrop(const CropValues& crop);
+  /// The colours it is traced in, shown below the picture; a click on one leaves it out.
+  void setColors(std::vector<QColor> colors);
 
  signals:
   /// The frame was let go at other values, or moved by a key.
@@ -38,6 +41,9 @@ class CropFrame : public QWidget {
   void focusOutEvent(QFocusEvent* event) override;
 
  private:
+  /// The picture; its colours lie below.
+  [[nodiscard]] QRect picture() const;
+  [[nodiscard]] QRect swatch(std::size_t index) const;
   [[nodiscard]] QRectF kept() const;
   /// The mean of the pixels around a place: what the eye sees there.
   [[nodiscard]] QColor colorAt(QPointF at) const;
@@ -47,6 +53,7 @@ class CropFrame : public QWidget {
   [[nodiscard]] CropValues moved(CropValues crop, Qt::Edges sides, double by_x, double by_y) const;
 
   QImage image_;
+  std::vector<QColor> colors_;
   CropValues crop_, pressed_crop_;
   QPointF pressed_;
   Qt::Edges sides_;

@@ -360,6 +360,11 @@ void RecipeSteps::refresh(const Piece& piece, const DrawnPiece& drawn) {
       const Reading take(*stop.kind, piece.source.values);
       stop.crop->setCrop(
           {take.number("crop-left"), take.number("crop-top"), take.number("crop-right"), take.number("crop-bottom")});
+      std::vector<QColor> colors;
+      if (take.is("colors", "given")) {
+        for (const Color c : palette_of(take.text("palette"))) colors.push_back(to_qcolor(c));
+      }
+      stop.crop->setColors(std::move(colors));
     }
     QString figure, detail, trouble;
     const auto found = std::find_if(drawn.outcomes.begin(), drawn.outcomes.end(),

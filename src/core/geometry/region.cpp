@@ -52,6 +52,31 @@ std::vector<std::vector<const Ring*>> grouped(const Region& region) {
   return out;
 }
 
+/// A ring without what lies beyond a window (Sutherland and Hodgman 1974): it may run along the window's sides to and
+/// fro, which a sweep inside the window takes no notice of.
+Ring cut_to(const Box& window, Ring ring) {
+  const auto by_side = [&ring](const auto& inside, const auto& meets) {
+    Ring out;
+    for (std::size_t i = 0, k = ring.size() - 1; i < ring.size(); k = i++) {
+      const bool from = inside(ring[k]), to = inside(ring[i]);
+      if (from != to) out.push_back(meets(ring[k], ring[i]));
+      if (to) out.push_back(ring[i]);
+    }
+    ring = std::move(out);
+  };
+  const auto at_x = [](double x) {
+    return [x](Vec a, Vec b) { return Vec{x, a.y + (b.y - a.y) * (x - a.x) / (b.x - a.x)}; };
+  };
+  const auto at_y = [](double y) {
+    return [y](Vec a, Vec b) { return Vec{a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), y}; };
+  };
+  if (!ring.empty()) by_side([&](Vec p) { return p.x >= window.x0; }, at_x(window.x0));
+  if (!ring.empty()) by_side([&](Vec p) { return p.x <= window.x1; }, at_x(window.x1));
+  if (!ring.empty()) by_side([&](Vec p) { return p.y >= window.y0; }, at_y(window.y0));
+  if (!ring.empty()) by_side([&](Vec p) { return p.y <= window.y1; }, at_y(window.y1));
+  return ring;
+}
+
 enum class Operation { difference, intersection };
 
 Region combine(const Region& a, const Region& b, Operation operation) {
@@ -65,6 +90,7 @@ Region combine(const Region& a, const Region& b, Operation operation) {
                                                                  : nullptr;
     if (to) to->rings.insert(to->rings.end(), part.rings.begin(), part.rings.end());
   }
+  bool windowed = false;
   std::vector<Region> clips = parts_of(b);
   std::erase_if(clips, [&](const Region& part) { return !bounds_of(part.rings.front()).overlaps(reach_a); });
   for (const auto& part : clips) clip.rings.insert(clip.rings.end(), part.rings.begin(), part.rings.end());
@@ -73,7 +99,24 @@ Region combine(const Region& a, const Region& b, Operation operation) {
     clip = std::move(cleared.to_sweep);
     for (auto& ring : cleared.holes) out.rings.push_back(std::move(ring));
   }
-  if (vertices_in(subject) + vertices_in(clip) > kDense) {
+  if (operation == Operation::intersection) {
+    // Of large rings only what lies about where both are: a letter on a large figure asks for little of it.
+    constexpr double kAround = 0.1;  // mm, so that the window's sides lie clear of the answer
+    constexpr std::size_t kMany = 200;
+    const Box common = Box{std::max(reach_a.x0, reach_b.x0), std::max(reach_a.y0, reach_b.y0),
+                           std::min(reach_a.x1, reach_b.x1), std::min(reach_a.y1, reach_b.y1)}
+                           .grown(kAround);
+    for (Region* side : {&subject, &clip}) {
+      if (vertices_in(*side) < kMany || common.contains(bounds_of(*side))) continue;
+      Region kept;
+      for (auto& ring : side->rings) {
+        if (Ring cut = cut_to(common, std::move(ring)); cut.size() > 2) kept.rings.push_back(std::move(cut));
+      }
+      windowed = true;
+      *side = std::move(kept);
+    }
+  }
+  if (!windowed && vertices_in(subject) + vertices_in(clip) > kDense) {
     if (auto dense =
             operation == Operation::difference ? dense_difference(subject, clip) : dense_intersection(subject, clip)) {
       for (auto& ring : dense->rings) out.rings.push_back(std::move(ring));

@@ -70,22 +70,6 @@ Path outlines(const Mask& mask, int despeckle, double smoothing, double scale) {
   return out;
 }
 
-/// Colours written as "#c7802a #1f6f78", with spaces or commas between them; what is none is passed over.
-std::vector<Color> palette_of(const std::string& text) {
-  std::vector<Color> out;
-  std::string word;
-  for (const char c : text + " ") {
-    if (c != ' ' && c != ',' && c != ';') {
-      word += c;
-      continue;
-    }
-    if (const auto color = word.empty() ? std::nullopt : parse_color(word); color && out.size() < kMostColors)
-      out.push_back(*color);
-    word.clear();
-  }
-  return out;
-}
-
 std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, const Reading& take, double scale) {
   LayerOptions options;
   options.count = take.count("layers");
@@ -110,6 +94,21 @@ std::vector<TracedLayer> in_colors(const Picture& picture, const Crop& crop, con
 }
 
 }  // namespace
+
+std::vector<Color> palette_of(const std::string& text) {
+  std::vector<Color> out;
+  std::string word;
+  for (const char c : text + " ") {
+    if (c != ' ' && c != ',' && c != ';') {
+      word += c;
+      continue;
+    }
+    if (const auto color = word.empty() ? std::nullopt : parse_color(word); color && out.size() < kMostColors)
+      out.push_back(*color);
+    word.clear();
+  }
+  return out;
+}
 
 std::string with_or_without(const std::string& palette, Color color) {
   std::vector<Color> colors = palette_of(palette);

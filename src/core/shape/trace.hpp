@@ -28,7 +28,9 @@ struct Crop {
 /// was found.
 [[nodiscard]] std::vector<TracedLayer> trace(const Picture& picture, const Values& values, Sayings& trouble);
 
-/// The colours of a palette ("#c7802a #1f6f78") with one more; without the one that nobody can tell from it, where
+/// Colours written as "#c7802a #1f6f78", with spaces or commas between them; what is none is passed over.
+[[nodiscard]] std::vector<Color> palette_of(const std::string& text);
+/// The same palette with one more; without the one that nobody can tell from it, where
 /// there is one.
 [[nodiscard]] std::string with_or_without(const std::string& palette, Color color);
 
