@@ -1,7 +1,9 @@
 #include "core/format/svg_text.hpp"
 
+#include <algorithm>
 #include <deque>
 #include <map>
+#include <tuple>
 
 #include "core/format/svg_units.hpp"
 #include "core/text/shaping.hpp"

@@ -77,6 +77,28 @@ Ring cut_to(const Box& window, Ring ring) {
   return ring;
 }
 
+/// For their overlap: of large regions only what lies about where both are, as a letter on a large figure asks for
+/// little of it. They stay as they are where that leaves much.
+void keep_what_meets(Region& a, Region& b) {
+  constexpr double kAround = 0.1;  // mm, so that the window's sides lie clear of the answer
+  constexpr std::size_t kMany = 200;
+  const Box of_a = bounds_of(a), of_b = bounds_of(b);
+  const Box window = Box{std::max(of_a.x0, of_b.x0), std::max(of_a.y0, of_b.y0), std::min(of_a.x1, of_b.x1),
+                         std::min(of_a.y1, of_b.y1)}
+                         .grown(kAround);
+  const auto within = [&](const Region& whole) {
+    if (vertices_in(whole) < kMany || window.contains(bounds_of(whole))) return whole;
+    Region kept;
+    for (const auto& ring : whole.rings) {
+      if (Ring cut = cut_to(window, ring); cut.size() > 2) kept.rings.push_back(std::move(cut));
+    }
+    return kept;
+  };
+  Region some_a = within(a), some_b = within(b);
+  // GEOS, which is asked above that, takes no rings that run to and fro.
+  if (vertices_in(some_a) + vertices_in(some_b) <= kDense) a = std::move(some_a), b = std::move(some_b);
+}
+
 enum class Operation { difference, intersection };
 
 Region combine(const Region& a, const Region& b, Operation operation) {
@@ -90,7 +112,6 @@ Region combine(const Region& a, const Region& b, Operation operation) {
                                                                  : nullptr;
     if (to) to->rings.insert(to->rings.end(), part.rings.begin(), part.rings.end());
   }
-  bool windowed = false;
   std::vector<Region> clips = parts_of(b);
   std::erase_if(clips, [&](const Region& part) { return !bounds_of(part.rings.front()).overlaps(reach_a); });
   for (const auto& part : clips) clip.rings.insert(clip.rings.end(), part.rings.begin(), part.rings.end());
@@ -99,24 +120,8 @@ Region combine(const Region& a, const Region& b, Operation operation) {
     clip = std::move(cleared.to_sweep);
     for (auto& ring : cleared.holes) out.rings.push_back(std::move(ring));
   }
-  if (operation == Operation::intersection) {
-    // Of large rings only what lies about where both are: a letter on a large figure asks for little of it.
-    constexpr double kAround = 0.1;  // mm, so that the window's sides lie clear of the answer
-    constexpr std::size_t kMany = 200;
-    const Box common = Box{std::max(reach_a.x0, reach_b.x0), std::max(reach_a.y0, reach_b.y0),
-                           std::min(reach_a.x1, reach_b.x1), std::min(reach_a.y1, reach_b.y1)}
-                           .grown(kAround);
-    for (Region* side : {&subject, &clip}) {
-      if (vertices_in(*side) < kMany || common.contains(bounds_of(*side))) continue;
-      Region kept;
-      for (auto& ring : side->rings) {
-        if (Ring cut = cut_to(common, std::move(ring)); cut.size() > 2) kept.rings.push_back(std::move(cut));
-      }
-      windowed = true;
-      *side = std::move(kept);
-    }
-  }
-  if (!windowed && vertices_in(subject) + vertices_in(clip) > kDense) {
+  if (operation == Operation::intersection) keep_what_meets(subject, clip);
+  if (vertices_in(subject) + vertices_in(clip) > kDense) {
     if (auto dense =
             operation == Operation::difference ? dense_difference(subject, clip) : dense_intersection(subject, clip)) {
       for (auto& ring : dense->rings) out.rings.push_back(std::move(ring));
