@@ -3,6 +3,7 @@
 #include <fontconfig/fontconfig.h>
 
 #include <algorithm>
+#include <memory>
 #include <set>
 
 #include "core/latest.hpp"
@@ -91,14 +92,17 @@ OpenFaces& open_faces() {
   return all;
 }
 
-/// The system's fonts and the shipped ones; it lives as long as the program.
+/// The system's fonts and the shipped ones; looked up once.
 FcConfig* fonts_to_choose_from() {
-  static FcConfig* config = [] {
-    FcConfig* all = FcInitLoadConfigAndFonts();
-    if (all) FcConfigAppFontAddDir(all, reinterpret_cast<const FcChar8*>(typefaces_folder().c_str()));
+  struct Closed {
+    void operator()(FcConfig* config) const { FcConfigDestroy(config); }
+  };
+  static const std::unique_ptr<FcConfig, Closed> config = [] {
+    std::unique_ptr<FcConfig, Closed> all(FcInitLoadConfigAndFonts());
+    if (all) FcConfigAppFontAddDir(all.get(), reinterpret_cast<const FcChar8*>(typefaces_folder().c_str()));
     return all;
   }();
-  return config;
+  return config.get();
 }
 
 /// "wght=700,wdth=90" as fontconfig writes the settings of a variable face.
