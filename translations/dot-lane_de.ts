@@ -4844,8 +4844,8 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <translation>Was bis zum Bildrand reicht und seine Farbe hat.</translation>
         </message>
         <message>
-            <source>[{piece}: ]{texts|n:text is:texts are} set in another typeface: {asked} is not on this machine, {used} stands in for it; compare with the drawing, or install the typeface and bring the file in again.</source>
-            <translation>[{piece}: ]{texts|n:Text ist:Texte sind} in einer anderen Schrift gesetzt: {asked} fehlt auf diesem Rechner, {used} steht dafür; vergleiche mit der Zeichnung, oder installiere die Schrift und hole die Datei noch einmal herein.</translation>
+            <source>[{piece}: ]{texts|n:text is:texts are} set in another typeface: {used} stands in for {asked}, which is not on this machine or lacks letters; compare with the drawing, or install the typeface and bring the file in again.</source>
+            <translation>[{piece}: ]{texts|n:Text ist:Texte sind} in einer anderen Schrift gesetzt: {used} steht für {asked}, die auf diesem Rechner fehlt oder der Buchstaben fehlen; vergleiche mit der Zeichnung, oder installiere die Schrift und hole die Datei noch einmal herein.</translation>
         </message>
     </context>
     <context>

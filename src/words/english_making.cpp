@@ -31,9 +31,8 @@ std::span<const Template> making_in_english() {
        "and "
        "bring the file in again."},
       {"typeface-stands-in",
-       "[{piece}: ]{texts|n:text is:texts are} set in another typeface: {asked} is not on this machine, {used} stands "
-       "in "
-       "for it; compare with the drawing, or install the typeface and bring the file in again."},
+       "[{piece}: ]{texts|n:text is:texts are} set in another typeface: {used} stands in for {asked}, which is not on "
+       "this machine or lacks letters; compare with the drawing, or install the typeface and bring the file in again."},
       {"image-left-out", "[{piece}: ]{pictures|n:picture was:pictures were} left out: only lines can be cut or drawn."},
       {"pages-left-out",
        "[{piece}: ]The file has {pages} pages, of which page {page|0} came in; the others are brought in with Ctrl+I "

@@ -581,7 +581,20 @@ TEST_CASE("a typeface that is not here, letters that no face has, and text along
   const Artwork other = read("<text y='50' font-family='Nowhere Quay, sans-serif'>Buoy</text>");
   REQUIRE(noted(other, "typeface-stands-in"));
   CHECK(other.lines.size() == 1);
-  CHECK(sentence(other.notes.front()).find("Nowhere Quay is not on this machine") != std::string::npos);
+  CHECK(sentence(other.notes.front()).find("stands in for Nowhere Quay, which is not on this machine") !=
+        std::string::npos);
+  // Weights and slants that a family does not have, and letters that another face has to lend.
+  const Artwork slanted =
+      read("<text y='50' font-family='Bebas Neue' font-style='italic' font-weight='bold'>Buoy</text>");
+  REQUIRE(noted(slanted, "typeface-stands-in"));
+  CHECK(std::get<std::string>(slanted.notes.front().figures.at("asked")) == "Bebas Neue Bold Italic");
+  CHECK(
+      noted(read("<text y='50' font-family='Yanone Kaffeesatz' font-weight='900'>Buoy</text>"), "typeface-stands-in"));
+  CHECK_FALSE(noted(read("<text y='50' font-family='Yanone Kaffeesatz'>Buoy</text>"), "typeface-stands-in"));
+  const Artwork lent = read("<text y='50' font-family='Bebas Neue' font-weight='bold'>Buoy \u03a9</text>");
+  REQUIRE(noted(lent, "typeface-stands-in"));
+  CHECK(std::get<std::string>(lent.notes.front().figures.at("asked")).find("Bebas Neue") == 0);
+  CHECK(lent.lines.size() == 1);
   // U+10FFFE is no character, and no face has one.
   const Artwork none = read("<text y='50' font-family='Bebas Neue'>a\xF4\x8F\xBF\xBE</text>");
   CHECK(noted(none, "text-left-out"));

@@ -527,7 +527,6 @@ TEST_CASE("a picture is brought in, traced, and traced again with another thresh
   o.session().settle();
   CHECK(o.bounds("two squares").width() == Approx(64).margin(0.4));
   CHECK_FALSE(o.session().stale());
-  // A damaged picture is refused with its name.
   // A scanner's resolution says how large it is: 200 px at 300 per inch are 16.93 mm.
   const QString scan = dir.filePath(QStringLiteral("a-scan.png"));
   image.setDotsPerMeterX(11811);
@@ -537,6 +536,7 @@ TEST_CASE("a picture is brought in, traced, and traced again with another thresh
   o.session().settle();
   CHECK(o.bounds("a scan").width() == Approx(6.77).margin(0.1));
   CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("a-scan.png is 16.9")));
+  // A damaged picture is refused with its name.
   QFile broken(dir.filePath(QStringLiteral("broken.png")));
   REQUIRE(broken.open(QIODevice::WriteOnly));
   broken.write("\x89PNG\r\n\x1a\nnot a picture");

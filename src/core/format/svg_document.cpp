@@ -76,6 +76,7 @@ std::size_t SvgDocument::line_at(std::ptrdiff_t offset) const {
   return 1 +
          static_cast<std::size_t>(std::count(bytes_.begin(), bytes_.begin() + static_cast<std::ptrdiff_t>(end), '\n'));
 }
+
 /// One pass over the tree: nesting, entities, ids and style sheets. Iterative, whatever the depth.
 void SvgDocument::survey() {
   struct Walker : pugi::xml_tree_walker {

@@ -144,8 +144,13 @@ class Setter {
       if (letter.face->face && !letter.face->as_asked && out_.asked.empty())
         out_.asked = letter.face->asked, out_.used = letter.face->face->about().name;
       if (has(*letter.face) || white(letter.character)) continue;
+      const FittingFace& first = *letter.face;
       letter.face = &face_for(font, letter.character);
-      if (!has(*letter.face)) missing += letter.character;
+      if (!has(*letter.face)) {
+        missing += letter.character;
+      } else if (first.face && out_.asked.empty()) {
+        out_.asked = first.face->about().name, out_.used = letter.face->face->about().name;
+      }
     }
     return utf8_of(missing);
   }

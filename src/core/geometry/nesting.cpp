@@ -31,7 +31,7 @@ struct Edge {
 bool apart(const std::vector<Edge>& edges, const ClipperLib::IntRect& box) {
   const double width = static_cast<double>(box.right - box.left) + 1,
                height = static_cast<double>(box.bottom - box.top) + 1;
-  const double cells = std::clamp(std::sqrt(static_cast<double>(edges.size())) * 4, 1.0, 2000.0);
+  const double cells = std::clamp(std::sqrt(static_cast<double>(edges.size())) * 2, 1.0, 2000.0);
   const double cell = std::max(width, height) / cells;
   const auto across = static_cast<std::size_t>(width / cell) + 1, down = static_cast<std::size_t>(height / cell) + 1;
   auto span = [&](const Edge& e, auto&& visit) {

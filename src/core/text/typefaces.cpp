@@ -221,10 +221,15 @@ FittingFace fitting_face(const std::string& families, int weight, bool italic, c
     FcPatternGetInteger(font, FC_INDEX, 0, &index);
     FcPatternGetInteger(font, FC_SLANT, 0, &slant);
     FcPatternGetDouble(font, FC_WEIGHT, 0, &heavy);
+    // A slant or weight that fontconfig would have made up by leaning or thickening is none that the face has.
+    FcMatrix* leaning = nullptr;
+    FcBool thickened = FcFalse;
+    const bool made_up = (FcPatternGetMatrix(font, FC_MATRIX, 0, &leaning) == FcResultMatch && leaning->xy != 0) ||
+                         (FcPatternGetBool(font, FC_EMBOLDEN, 0, &thickened) == FcResultMatch && thickened);
     constexpr double kNear = 30;  // of fontconfig's weights: regular is 80, bold 200
-    out.asked = names.empty() ? std::string() : names.front();
+    if (!names.empty()) out.asked = names.front() + (weight >= 600 ? " Bold" : "") + (italic ? " Italic" : "");
     out.as_asked = (names.empty() || is_family_of(font, names.front())) && std::abs(heavy - fc_weight) < kNear &&
-                   (slant != FC_SLANT_ROMAN) == italic;
+                   (slant != FC_SLANT_ROMAN) == italic && !made_up;
     const AxisValues axes = axes_of(text_of(font, FC_FONT_VARIATIONS));
     if (auto face = open_faces().open({text_of(font, FC_FILE), index & 0xffff, axes})) out.face = std::move(*face);
     FcPatternDestroy(font);

@@ -31,7 +31,7 @@ struct Typeface {
 /// The face that fits what text asks for best.
 struct FittingFace {
   std::shared_ptr<const Face> face;  ///< nothing where no font here can be opened
-  std::string asked;                 ///< the family liked best
+  std::string asked;                 ///< the family liked best, as "Comfortaa Bold"
   bool as_asked = false;             ///< it is of that family (or that one is generic), weight and slant
 };
 
