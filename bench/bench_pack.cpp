@@ -9,6 +9,7 @@
 #include "core/layout/nest.hpp"
 #include "core/layout/pack/settle.hpp"
 #include "core/shape/evaluate.hpp"
+#include "words/sentences.hpp"
 
 namespace {
 
@@ -22,7 +23,7 @@ pack::Task demo_parts() {
   task.turns = turns_in_steps(15);
   for (const char* name : {"wading-heron", "fair-stall"}) {
     const auto project = load_project(std::string(DOTLANE_DEMO) + "/" + name + ".dotlane");
-    if (!project) throw std::runtime_error(project.error().line());
+    if (!project) throw std::runtime_error(line_of(project.error()));
     DrawingCache cache;
     const Drawing drawing = evaluate(*project, cache);
     for (const auto& part : parts_of(*project, drawing)) {

@@ -7,7 +7,7 @@ src = pathlib.Path(sys.argv[1]) / "src"
 BELOW = {
     "core": {"core"},
     "words": {"words", "core"},
-    "device": {"device", "core"},
+    "device": {"device", "words", "core"},
     "render": {"render", "words", "core"},
     "app": {"app", "words", "render", "device", "core"},
     "cli": {"cli", "words", "render", "device", "core"},

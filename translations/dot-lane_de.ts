@@ -2352,10 +2352,6 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <translation>{lines|n:offene Linie bleibt:offene Linien bleiben} ungefüllt; die Lücken schließen oder auslassen.</translation>
         </message>
         <message>
-            <source>Not filled: {why}.</source>
-            <translation>Nicht gefüllt: {why}.</translation>
-        </message>
-        <message>
             <source>No stroke fits: the shapes are narrower than the inset leaves room for.</source>
             <translation>Kein Strich passt: Die Formen sind schmaler, als der Einzug Platz lässt.</translation>
         </message>
@@ -2402,10 +2398,6 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <message>
             <source>The circle is too small for all lines; make it larger.</source>
             <translation>Der Kreis ist zu klein für alle Zeilen; größer machen.</translation>
-        </message>
-        <message>
-            <source>{why}.</source>
-            <translation>{why}.</translation>
         </message>
         <message>
             <source>"{feature}" is no feature setting; write them as swsh, -liga or ss01=2.</source>
@@ -4847,6 +4839,846 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <source>[{piece}: ]{texts|n:text is:texts are} set in another typeface: {used} stands in for {asked}, which is not on this machine or lacks letters; compare with the drawing, or install the typeface and bring the file in again.</source>
             <translation>[{piece}: ]{texts|n:Text ist:Texte sind} in einer anderen Schrift gesetzt: {used} steht für {asked}, die auf diesem Rechner fehlt oder der Buchstaben fehlen; vergleiche mit der Zeichnung, oder installiere die Schrift und hole die Datei noch einmal herein.</translation>
         </message>
+        <message>
+            <source>Not filled: a spacing of {spacing|mm3} would take more than {millions|0} million strokes; make it wider.</source>
+            <translation>Nicht gefüllt: ein Abstand von {spacing|mm3} bräuchte mehr als {millions|0} Millionen Striche; machen Sie ihn weiter.</translation>
+        </message>
+        <message>
+            <source>{file}:</source>
+            <translation>{file}:</translation>
+        </message>
+        <message>
+            <source>this is a folder</source>
+            <translation>das ist ein Ordner</translation>
+        </message>
+        <message>
+            <source>the file is larger than {mb|0} MB</source>
+            <translation>die Datei ist größer als {mb|0} MB</translation>
+        </message>
+        <message>
+            <source>cannot be opened: {why}</source>
+            <translation>lässt sich nicht öffnen: {why}</translation>
+        </message>
+        <message>
+            <source>cannot be read: {why}</source>
+            <translation>lässt sich nicht lesen: {why}</translation>
+        </message>
+        <message>
+            <source>cannot be written: {why}</source>
+            <translation>lässt sich nicht schreiben: {why}</translation>
+        </message>
+        <message>
+            <source>cannot be written here: {why}</source>
+            <translation>hier lässt sich nichts schreiben: {why}</translation>
+        </message>
+        <message>
+            <source>cannot be replaced: {why}</source>
+            <translation>lässt sich nicht ersetzen: {why}</translation>
+        </message>
+        <message>
+            <source>the file is empty</source>
+            <translation>die Datei ist leer</translation>
+        </message>
+        <message>
+            <source>there is no such file</source>
+            <translation>diese Datei gibt es nicht</translation>
+        </message>
+        <message>
+            <source>the folder cannot be made</source>
+            <translation>der Ordner lässt sich nicht anlegen</translation>
+        </message>
+        <message>
+            <source>no temporary file can be made</source>
+            <translation>es lässt sich keine Zwischendatei anlegen</translation>
+        </message>
+        <message>
+            <source>no memory is left</source>
+            <translation>der Speicher reicht nicht</translation>
+        </message>
+        <message>
+            <source>{why}</source>
+            <translation>{why}</translation>
+        </message>
+        <message>
+            <source>the file is larger than {mb|0} MB; split the drawing or simplify it</source>
+            <translation>die Datei ist größer als {mb|0} MB; teilen oder vereinfachen Sie die Zeichnung</translation>
+        </message>
+        <message>
+            <source>the drawing has more than {most|0} segments; simplify it</source>
+            <translation>die Zeichnung hat mehr als {most|0} Strecken; vereinfachen Sie sie</translation>
+        </message>
+        <message>
+            <source>the drawing needs more memory than there is</source>
+            <translation>die Zeichnung braucht mehr Speicher, als da ist</translation>
+        </message>
+        <message>
+            <source>the drawing is larger than 100 m; take the part that is wanted, and check its units</source>
+            <translation>die Zeichnung ist größer als 100 m; nehmen Sie den gewünschten Teil, und prüfen Sie ihre Einheiten</translation>
+        </message>
+        <message>
+            <source>it unpacks to more than {mb|0} MB; split the drawing or simplify it</source>
+            <translation>entpackt sind es mehr als {mb|0} MB; teilen oder vereinfachen Sie die Zeichnung</translation>
+        </message>
+        <message>
+            <source>what is packed in it is damaged or cut short; save it again</source>
+            <translation>was darin gepackt ist, ist beschädigt oder abgeschnitten; speichern Sie es noch einmal</translation>
+        </message>
+        <message>
+            <source>not well-formed XML ({why}); the file may be cut short, save it again</source>
+            <translation>kein wohlgeformtes XML ({why}); die Datei kann abgeschnitten sein, speichern Sie sie noch einmal</translation>
+        </message>
+        <message>
+            <source>this is not an SVG drawing: its first element is &lt;{element}&gt;</source>
+            <translation>das ist keine SVG-Zeichnung: ihr erstes Element ist &lt;{element}&gt;</translation>
+        </message>
+        <message>
+            <source>groups are nested deeper than {levels|0}; ungroup the drawing</source>
+            <translation>Gruppen sind tiefer als {levels|0} verschachtelt; lösen Sie Gruppen auf</translation>
+        </message>
+        <message>
+            <source>the file defines XML entities that refer to others or to outside files; save it as plain SVG</source>
+            <translation>die Datei legt XML-Entitäten fest, die auf andere oder auf fremde Dateien verweisen; speichern Sie sie als schlichtes SVG</translation>
+        </message>
+        <message>
+            <source>elements are nested or reused deeper than {levels|0}</source>
+            <translation>Elemente sind tiefer als {levels|0} verschachtelt oder wiederverwendet</translation>
+        </message>
+        <message>
+            <source>reused elements add up to more than {most|0}; expand fewer copies</source>
+            <translation>wiederverwendete Elemente ergeben mehr als {most|0}; nehmen Sie weniger Kopien</translation>
+        </message>
+        <message>
+            <source>transform is missing a bracket</source>
+            <translation>in „transform“ fehlt eine Klammer</translation>
+        </message>
+        <message>
+            <source>transform "{text}" cannot be read</source>
+            <translation>„transform“ {text} lässt sich nicht lesen</translation>
+        </message>
+        <message>
+            <source>transform is not finite</source>
+            <translation>„transform“ ist nicht endlich</translation>
+        </message>
+        <message>
+            <source>path data: a path must begin with a move (M) at character {character|0}</source>
+            <translation>Pfaddaten: ein Pfad muss mit einer Bewegung (M) beginnen, Zeichen {character|0}</translation>
+        </message>
+        <message>
+            <source>path data: a command letter is expected at character {character|0}</source>
+            <translation>Pfaddaten: ein Befehlsbuchstabe wird erwartet, Zeichen {character|0}</translation>
+        </message>
+        <message>
+            <source>path data: '{letter}' is not a path command at character {character|0}</source>
+            <translation>Pfaddaten: „{letter}“ ist kein Pfadbefehl, Zeichen {character|0}</translation>
+        </message>
+        <message>
+            <source>path data: a finite number is missing after '{letter}' at character {character|0}</source>
+            <translation>Pfaddaten: nach „{letter}“ fehlt eine endliche Zahl, Zeichen {character|0}</translation>
+        </message>
+        <message>
+            <source>reading such a file takes the program {program}; install the package {package}</source>
+            <translation>um eine solche Datei zu lesen, braucht es das Programm {program}; installieren Sie das Paket {package}</translation>
+        </message>
+        <message>
+            <source>it takes longer than a minute to be read; simplify it, or save it as SVG</source>
+            <translation>das Lesen dauert länger als eine Minute; vereinfachen Sie sie, oder speichern Sie sie als SVG</translation>
+        </message>
+        <message>
+            <source>it is damaged, or locked by a password; save it again without one</source>
+            <translation>sie ist beschädigt oder durch ein Kennwort gesperrt; speichern Sie sie ohne eines noch einmal</translation>
+        </message>
+        <message>
+            <source>it is damaged; save it again, or as SVG</source>
+            <translation>sie ist beschädigt; speichern Sie sie noch einmal, oder als SVG</translation>
+        </message>
+        <message>
+            <source>its page {page|0} is damaged; save it again, or as SVG</source>
+            <translation>ihre Seite {page|0} ist beschädigt; speichern Sie sie noch einmal, oder als SVG</translation>
+        </message>
+        <message>
+            <source>there is no page {page|0}; it has {pages|0}</source>
+            <translation>eine Seite {page|0} gibt es nicht; es sind {pages|0}</translation>
+        </message>
+        <message>
+            <source>this is binary DXF; save it as text (ASCII) DXF</source>
+            <translation>das ist binäres DXF; speichern Sie es als Text (ASCII)</translation>
+        </message>
+        <message>
+            <source>this is no DXF drawing</source>
+            <translation>das ist keine DXF-Zeichnung</translation>
+        </message>
+        <message>
+            <source>this is no DXF drawing: it has no section</source>
+            <translation>das ist keine DXF-Zeichnung: sie hat keinen Abschnitt</translation>
+        </message>
+        <message>
+            <source>a group code is no number; the file is damaged</source>
+            <translation>ein Gruppencode ist keine Zahl; die Datei ist beschädigt</translation>
+        </message>
+        <message>
+            <source>the file ends in the middle of a group; it was cut short, save it again</source>
+            <translation>die Datei endet mitten in einer Gruppe; sie ist abgeschnitten, speichern Sie sie noch einmal</translation>
+        </message>
+        <message>
+            <source>the block "{block}" contains itself: it would never end</source>
+            <translation>der Block „{block}“ enthält sich selbst: er hätte kein Ende</translation>
+        </message>
+        <message>
+            <source>blocks add up to more than {most|0} elements; take fewer copies, or only what is wanted</source>
+            <translation>Blöcke ergeben mehr als {most|0} Elemente; nehmen Sie weniger Kopien, oder nur das Gewünschte</translation>
+        </message>
+        <message>
+            <source>it draws too many lines; split the drawing</source>
+            <translation>sie zeichnet zu viele Linien; teilen Sie die Zeichnung</translation>
+        </message>
+        <message>
+            <source>the drawing is larger than 100 m; check how it is scaled (SC, IP)</source>
+            <translation>die Zeichnung ist größer als 100 m; prüfen Sie ihren Maßstab (SC, IP)</translation>
+        </message>
+        <message>
+            <source>this is not a picture; use PNG or JPEG</source>
+            <translation>das ist kein Bild; nehmen Sie PNG oder JPEG</translation>
+        </message>
+        <message>
+            <source>the picture is {width|0} x {height|0} px; make it smaller than {most|0} px a side</source>
+            <translation>das Bild hat {width|0} x {height|0} Pixel; machen Sie es kleiner als {most|0} Pixel je Seite</translation>
+        </message>
+        <message>
+            <source>the picture is damaged ({why}); save it anew</source>
+            <translation>das Bild ist beschädigt ({why}); speichern Sie es noch einmal</translation>
+        </message>
+        <message>
+            <source>an object is expected</source>
+            <translation>ein Objekt wird erwartet</translation>
+        </message>
+        <message>
+            <source>a list is expected</source>
+            <translation>eine Liste wird erwartet</translation>
+        </message>
+        <message>
+            <source>text is expected</source>
+            <translation>Text wird erwartet</translation>
+        </message>
+        <message>
+            <source>text of up to {bytes|0} bytes is expected</source>
+            <translation>Text von höchstens {bytes|0} Bytes wird erwartet</translation>
+        </message>
+        <message>
+            <source>true or false is expected</source>
+            <translation>true oder false wird erwartet</translation>
+        </message>
+        <message>
+            <source>a colour such as "#1f6f78" is expected</source>
+            <translation>eine Farbe wie "#1f6f78" wird erwartet</translation>
+        </message>
+        <message>
+            <source>a value is expected</source>
+            <translation>ein Wert wird erwartet</translation>
+        </message>
+        <message>
+            <source>a number from {low|3} to {high|3} is expected</source>
+            <translation>eine Zahl von {low|3} bis {high|3} wird erwartet</translation>
+        </message>
+        <message>
+            <source>a whole number from {low|0} to {high|0} is expected</source>
+            <translation>eine ganze Zahl von {low|0} bis {high|0} wird erwartet</translation>
+        </message>
+        <message>
+            <source>a whole number is expected</source>
+            <translation>eine ganze Zahl wird erwartet</translation>
+        </message>
+        <message>
+            <source>{count|0} numbers are expected</source>
+            <translation>{count|0} Zahlen werden erwartet</translation>
+        </message>
+        <message>
+            <source>a list of numbers is expected</source>
+            <translation>eine Liste von Zahlen wird erwartet</translation>
+        </message>
+        <message>
+            <source>numbers within {most|0} are expected</source>
+            <translation>Zahlen bis {most|0} werden erwartet</translation>
+        </message>
+        <message>
+            <source>a number or a text is expected</source>
+            <translation>eine Zahl oder ein Text wird erwartet</translation>
+        </message>
+        <message>
+            <source>a list of x y pairs is expected</source>
+            <translation>eine Liste von Paaren x y wird erwartet</translation>
+        </message>
+        <message>
+            <source>rows of six numbers are expected</source>
+            <translation>Reihen von sechs Zahlen werden erwartet</translation>
+        </message>
+        <message>
+            <source>one of these is expected: {words}</source>
+            <translation>eines von diesen wird erwartet: {words}</translation>
+        </message>
+        <message>
+            <source>the id of a piece is expected</source>
+            <translation>die Nummer eines Stücks wird erwartet</translation>
+        </message>
+        <message>
+            <source>a list of piece ids is expected</source>
+            <translation>eine Liste von Nummern von Stücken wird erwartet</translation>
+        </message>
+        <message>
+            <source>a line id is expected</source>
+            <translation>der Name einer Linie wird erwartet</translation>
+        </message>
+        <message>
+            <source>the key of a pass is expected</source>
+            <translation>der Schlüssel eines Durchgangs wird erwartet</translation>
+        </message>
+        <message>
+            <source>a role is expected (cut, score, draw, foil, engrave, emboss, print or guide)</source>
+            <translation>eine Rolle wird erwartet (cut, score, draw, foil, engrave, emboss, print oder guide)</translation>
+        </message>
+        <message>
+            <source>lower-case letters, digits and dashes are expected</source>
+            <translation>Kleinbuchstaben, Ziffern und Bindestriche werden erwartet</translation>
+        </message>
+        <message>
+            <source>a list of kinds of tool is expected</source>
+            <translation>eine Liste von Arten von Werkzeug wird erwartet</translation>
+        </message>
+        <message>
+            <source>a kind of tool is expected</source>
+            <translation>eine Art von Werkzeug wird erwartet</translation>
+        </message>
+        <message>
+            <source>a place in mm is expected</source>
+            <translation>ein Ort in mm wird erwartet</translation>
+        </message>
+        <message>
+            <source>a list of rings is expected</source>
+            <translation>eine Liste von Ringen wird erwartet</translation>
+        </message>
+        <message>
+            <source>the corners of a ring are expected: x and y of at least three, within 100 m</source>
+            <translation>die Ecken eines Rings werden erwartet: x und y von mindestens dreien, innerhalb von 100 m</translation>
+        </message>
+        <message>
+            <source>a width and a height above zero are expected, up to 100 m</source>
+            <translation>eine Breite und eine Höhe über null werden erwartet, bis 100 m</translation>
+        </message>
+        <message>
+            <source>the number of a copy is expected</source>
+            <translation>die Nummer einer Kopie wird erwartet</translation>
+        </message>
+        <message>
+            <source>base64 text is expected</source>
+            <translation>Text in base64 wird erwartet</translation>
+        </message>
+        <message>
+            <source>"first" and "second" are expected</source>
+            <translation>"first" und "second" werden erwartet</translation>
+        </message>
+        <message>
+            <source>one or two places are expected</source>
+            <translation>ein oder zwei Orte werden erwartet</translation>
+        </message>
+        <message>
+            <source>a row needs two places</source>
+            <translation>eine Reihe braucht zwei Orte</translation>
+        </message>
+        <message>
+            <source>it holds {entries|0} entries; up to {most|0} are read</source>
+            <translation>sie hat {entries|0} Einträge; höchstens {most|0} werden gelesen</translation>
+        </message>
+        <message>
+            <source>an outline has at most {most|0} corners</source>
+            <translation>ein Umriss hat höchstens {most|0} Ecken</translation>
+        </message>
+        <message>
+            <source>this copy has a place already</source>
+            <translation>diese Kopie hat schon einen Platz</translation>
+        </message>
+        <message>
+            <source>the piece is held on this axis already</source>
+            <translation>das Stück ist auf dieser Achse schon gehalten</translation>
+        </message>
+        <message>
+            <source>this id is already taken</source>
+            <translation>diese Nummer ist schon vergeben</translation>
+        </message>
+        <message>
+            <source>the pixels do not fill the picture's {places|0} places</source>
+            <translation>die Pixel füllen nicht die {places|0} Plätze des Bildes</translation>
+        </message>
+        <message>
+            <source>the matrix flattens the piece</source>
+            <translation>die Matrix drückt das Stück flach</translation>
+        </message>
+        <message>
+            <source>the matrix makes the piece more than 10,000 times as large</source>
+            <translation>die Matrix macht das Stück mehr als 10.000-mal so groß</translation>
+        </message>
+        <message>
+            <source>it lies more than {most|0} m from the origin</source>
+            <translation>es liegt mehr als {most|0} m vom Ursprung</translation>
+        </message>
+        <message>
+            <source>this version does not know the ready shape "{shape}"</source>
+            <translation>diese Fassung kennt die fertige Form „{shape}“ nicht</translation>
+        </message>
+        <message>
+            <source>this is not a Dot Lane project</source>
+            <translation>das ist kein Projekt von Dot Lane</translation>
+        </message>
+        <message>
+            <source>this project is of version {version|0}; this Dot Lane reads up to {known|0}: open it with a newer one</source>
+            <translation>dieses Projekt hat die Version {version|0}; dieses Dot Lane liest bis {known|0}: öffnen Sie es mit einem neueren</translation>
+        </message>
+        <message>
+            <source>values are nested too deeply for a project</source>
+            <translation>Werte sind für ein Projekt zu tief verschachtelt</translation>
+        </message>
+        <message>
+            <source>this is not a complete project; it may be cut short, try its autosave</source>
+            <translation>das ist kein vollständiges Projekt; es kann abgeschnitten sein, versuchen Sie die selbsttätige Sicherung</translation>
+        </message>
+        <message>
+            <source>piece {piece|0} is on the stock "{stock}", which the project does not have</source>
+            <translation>Stück {piece|0} ist auf dem Material „{stock}“, das im Projekt fehlt</translation>
+        </message>
+        <message>
+            <source>line "{line}" wants the tool "{tool}", which is not in the rack</source>
+            <translation>Linie „{line}“ will das Werkzeug „{tool}“, das nicht im Ständer ist</translation>
+        </message>
+        <message>
+            <source>there is no piece to hold</source>
+            <translation>es ist kein Stück da, das gehalten werden kann</translation>
+        </message>
+        <message>
+            <source>what "{piece}" should be held to is not there</source>
+            <translation>woran „{piece}“ gehalten werden soll, ist nicht da</translation>
+        </message>
+        <message>
+            <source>"{piece}" cannot be held to itself</source>
+            <translation>„{piece}“ kann nicht an sich selbst gehalten werden</translation>
+        </message>
+        <message>
+            <source>"{piece}" cannot be held to "{to}": that follows "{piece}" itself[, by way of {by}]</source>
+            <translation>„{piece}“ kann nicht an „{to}“ gehalten werden: das folgt selbst „{piece}“[, über {by}]</translation>
+        </message>
+        <message>
+            <source>select the piece and the one that it is to fit inside</source>
+            <translation>wählen Sie das Stück und das, in das es passen soll</translation>
+        </message>
+        <message>
+            <source>"{piece}" cannot be fitted inside "{around}": that follows "{piece}" itself</source>
+            <translation>„{piece}“ kann nicht in „{around}“ eingepasst werden: das folgt selbst „{piece}“</translation>
+        </message>
+        <message>
+            <source>the outline of "{around}" is too detailed to fit things inside; simplify it</source>
+            <translation>der Umriss von „{around}“ ist zu fein, um etwas einzupassen; vereinfachen Sie ihn</translation>
+        </message>
+        <message>
+            <source>inside "{around}" there is no room left by the margin</source>
+            <translation>in „{around}“ lässt der Rand keinen Platz</translation>
+        </message>
+        <message>
+            <source>a row needs three pieces or more</source>
+            <translation>eine Reihe braucht mindestens drei Stücke</translation>
+        </message>
+        <message>
+            <source>"{kind}" takes no "{key}"</source>
+            <translation>„{kind}“ nimmt kein „{key}“</translation>
+        </message>
+        <message>
+            <source>there is no ready shape "{shape}"</source>
+            <translation>es gibt keine fertige Form „{shape}“</translation>
+        </message>
+        <message>
+            <source>there is no step "{step}"</source>
+            <translation>es gibt keinen Schritt „{step}“</translation>
+        </message>
+        <message>
+            <source>{piece} cannot be shaped by itself; choose another piece.</source>
+            <translation>{piece} kann nicht durch sich selbst geformt werden; wählen Sie ein anderes Stück.</translation>
+        </message>
+        <message>
+            <source>{piece} already shapes {others}, so it cannot be shaped by {count?it:them} in turn; freeze one of them first.</source>
+            <translation>{piece} formt schon {others} und kann darum nicht selbst davon geformt werden; frieren Sie erst eines davon ein.</translation>
+        </message>
+        <message>
+            <source>strokes have no area to join; choose an outline typeface</source>
+            <translation>Striche haben keine Fläche zum Verbinden; wählen Sie eine Umrissschrift</translation>
+        </message>
+        <message>
+            <source>no shift along the line joins {pairs} without closing a counter; nudge them by hand, or choose other letterforms</source>
+            <translation>kein Verschieben auf der Zeile verbindet {pairs}, ohne einen Innenraum zu schließen; rücken Sie sie von Hand, oder wählen Sie andere Buchstabenformen</translation>
+        </message>
+        <message>
+            <source>there is no such font file</source>
+            <translation>diese Schriftdatei gibt es nicht</translation>
+        </message>
+        <message>
+            <source>the font cannot be read</source>
+            <translation>die Schrift lässt sich nicht lesen</translation>
+        </message>
+        <message>
+            <source>it is not a whole TrueType or OpenType font, or holds no face {face|0}</source>
+            <translation>es ist keine vollständige TrueType- oder OpenType-Schrift, oder sie enthält keinen Schnitt {face|0}</translation>
+        </message>
+        <message>
+            <source>its letters are not outlines; a TrueType or OpenType font is needed</source>
+            <translation>ihre Buchstaben sind keine Umrisse; es braucht eine TrueType- oder OpenType-Schrift</translation>
+        </message>
+        <message>
+            <source>its tables do not fit together</source>
+            <translation>ihre Tabellen passen nicht zusammen</translation>
+        </message>
+        <message>
+            <source>its letters cannot be scaled</source>
+            <translation>ihre Buchstaben lassen sich nicht skalieren</translation>
+        </message>
+        <message>
+            <source>a record is cut short; it is not whole Hershey data, install it anew</source>
+            <translation>ein Satz ist abgeschnitten; das sind keine vollständigen Hershey-Daten, installieren Sie sie neu</translation>
+        </message>
+        <message>
+            <source>a record does not say how many points it has; it is not whole Hershey data, install it anew</source>
+            <translation>ein Satz sagt nicht, wie viele Punkte er hat; das sind keine vollständigen Hershey-Daten, installieren Sie sie neu</translation>
+        </message>
+        <message>
+            <source>a coordinate is no letter; it is not whole Hershey data, install it anew</source>
+            <translation>eine Koordinate ist kein Buchstabe; das sind keine vollständigen Hershey-Daten, installieren Sie sie neu</translation>
+        </message>
+        <message>
+            <source>there are more forms than a face can have; it is not whole Hershey data, install it anew</source>
+            <translation>es sind mehr Formen, als eine Schrift haben kann; das sind keine vollständigen Hershey-Daten, installieren Sie sie neu</translation>
+        </message>
+        <message>
+            <source>there is no letterform in it</source>
+            <translation>es ist keine Buchstabenform darin</translation>
+        </message>
+        <message>
+            <source>there is no typeface "{typeface}" on this machine; choose another, install it, or name its font file</source>
+            <translation>die Schrift „{typeface}“ gibt es auf diesem Rechner nicht; wählen Sie eine andere, installieren Sie sie, oder nennen Sie ihre Datei</translation>
+        </message>
+        <message>
+            <source>"{word}" is no length up to {most|0} mm; write the corners as x,y in mm: 0,0 120,0 120,80 40,110</source>
+            <translation>„{word}“ ist keine Länge bis {most|0} mm; schreiben Sie die Ecken als x,y in mm: 0,0 120,0 120,80 40,110</translation>
+        </message>
+        <message>
+            <source>each outline takes three corners or more; write the corners as x,y in mm: 0,0 120,0 120,80 40,110</source>
+            <translation>jeder Umriss braucht mindestens drei Ecken; schreiben Sie die Ecken als x,y in mm: 0,0 120,0 120,80 40,110</translation>
+        </message>
+        <message>
+            <source>it takes three corners or more, each with an x and a y; write the corners as x,y in mm: 0,0 120,0 120,80 40,110</source>
+            <translation>es braucht mindestens drei Ecken, jede mit x und y; schreiben Sie die Ecken als x,y in mm: 0,0 120,0 120,80 40,110</translation>
+        </message>
+        <message>
+            <source>these corners enclose nothing; write the corners as x,y in mm: 0,0 120,0 120,80 40,110</source>
+            <translation>diese Ecken umschließen nichts; schreiben Sie die Ecken als x,y in mm: 0,0 120,0 120,80 40,110</translation>
+        </message>
+        <message>
+            <source>the rack has no tool for that sheet</source>
+            <translation>im Ständer ist kein Werkzeug für dieses Blatt</translation>
+        </message>
+        <message>
+            <source>"{tool}" is no tool for that sheet</source>
+            <translation>„{tool}“ ist kein Werkzeug für dieses Blatt</translation>
+        </message>
+        <message>
+            <source>the rack has no second tool whose tip could be looked at</source>
+            <translation>im Ständer ist kein zweites Werkzeug, dessen Spitze sich ansehen ließe</translation>
+        </message>
+        <message>
+            <source>no stock takes that tool</source>
+            <translation>kein Material nimmt dieses Werkzeug</translation>
+        </message>
+        <message>
+            <source>there is nothing called "{reading}" on it</source>
+            <translation>darauf gibt es nichts namens „{reading}“</translation>
+        </message>
+        <message>
+            <source>"{reading}" is from {low|2} to {high|2}, not {value|3}</source>
+            <translation>„{reading}“ geht von {low|2} bis {high|2}, nicht {value|3}</translation>
+        </message>
+        <message>
+            <source>the mat is too small for that sheet[, which takes {width|0} x {height|0} mm]</source>
+            <translation>die Matte ist zu klein für dieses Blatt[, das {width|0} x {height|0} mm braucht]</translation>
+        </message>
+        <message>
+            <source>the blade takes none of the forces about that of the stock</source>
+            <translation>die Klinge nimmt keine der Kräfte um die des Materials</translation>
+        </message>
+        <message>
+            <source>there is no tool "{tool}" in the rack</source>
+            <translation>im Ständer ist kein Werkzeug „{tool}“</translation>
+        </message>
+        <message>
+            <source>there is no stock "{stock}"</source>
+            <translation>es gibt kein Material „{stock}“</translation>
+        </message>
+        <message>
+            <source>a project that was kept is damaged</source>
+            <translation>ein aufbewahrtes Projekt ist beschädigt</translation>
+        </message>
+        <message>
+            <source>the logbook was written by a newer version of Dot Lane ({version|0}); this one reads up to {known|0}</source>
+            <translation>das Logbuch wurde von einem neueren Dot Lane geschrieben ({version|0}); dieses liest bis {known|0}</translation>
+        </message>
+        <message>
+            <source>the logbook is damaged: {why}</source>
+            <translation>das Logbuch ist beschädigt: {why}</translation>
+        </message>
+        <message>
+            <source>the logbook has no run {run|0}</source>
+            <translation>das Logbuch hat keinen Lauf {run|0}</translation>
+        </message>
+        <message>
+            <source>"{word}" is no outcome</source>
+            <translation>„{word}“ ist kein Ausgang</translation>
+        </message>
+        <message>
+            <source>"{word}" is no role</source>
+            <translation>„{word}“ ist keine Rolle</translation>
+        </message>
+        <message>
+            <source>"{word}" is no way to come out</source>
+            <translation>„{word}“ ist kein Ergebnis</translation>
+        </message>
+        <message>
+            <source>"{word}" is no way to weed</source>
+            <translation>„{word}“ ist keine Art zu entgittern</translation>
+        </message>
+        <message>
+            <source>a run has the name of its job</source>
+            <translation>ein Lauf hat den Namen seines Auftrags</translation>
+        </message>
+        <message>
+            <source>a quoted text never ends</source>
+            <translation>ein Text in Anführungszeichen hat kein Ende</translation>
+        </message>
+        <message>
+            <source>it has more cells than there are columns</source>
+            <translation>sie hat mehr Zellen, als es Spalten gibt</translation>
+        </message>
+        <message>
+            <source>it follows no run of its own</source>
+            <translation>sie folgt keinem eigenen Lauf</translation>
+        </message>
+        <message>
+            <source>"{word}" is no kind of row</source>
+            <translation>„{word}“ ist keine Art von Zeile</translation>
+        </message>
+        <message>
+            <source>"{word}" is a text</source>
+            <translation>„{word}“ ist ein Text</translation>
+        </message>
+        <message>
+            <source>"{word}" is a number</source>
+            <translation>„{word}“ ist eine Zahl</translation>
+        </message>
+        <message>
+            <source>"{word}" is a whole number</source>
+            <translation>„{word}“ ist eine ganze Zahl</translation>
+        </message>
+        <message>
+            <source>"{word}" is true or false</source>
+            <translation>„{word}“ ist true oder false</translation>
+        </message>
+        <message>
+            <source>"{word}" is a list</source>
+            <translation>„{word}“ ist eine Liste</translation>
+        </message>
+        <message>
+            <source>the journal is damaged[: {why}]</source>
+            <translation>das Journal ist beschädigt[: {why}]</translation>
+        </message>
+        <message>
+            <source>this is no journal of a run</source>
+            <translation>das ist kein Journal eines Laufs</translation>
+        </message>
+        <message>
+            <source>the journal is empty</source>
+            <translation>das Journal ist leer</translation>
+        </message>
+        <message>
+            <source>the run is under way in another window</source>
+            <translation>der Lauf ist in einem anderen Fenster im Gange</translation>
+        </message>
+        <message>
+            <source>the index of projects is of another version</source>
+            <translation>das Verzeichnis der Projekte hat eine andere Version</translation>
+        </message>
+        <message>
+            <source>the job that is made of this project today is another one than was begun, perhaps by another version of the program: what is left cannot be found in it. Run it anew on fresh stock</source>
+            <translation>der Auftrag, der heute aus diesem Projekt entsteht, ist ein anderer als der begonnene, vielleicht durch eine andere Fassung des Programms: was noch fehlt, ist darin nicht zu finden. Fahren Sie ihn neu auf frischem Material</translation>
+        </message>
+        <message>
+            <source>a profile is an object in JSON</source>
+            <translation>ein Profil ist ein Objekt in JSON</translation>
+        </message>
+        <message>
+            <source>"{word}" is out of range</source>
+            <translation>„{word}“ liegt außerhalb des Bereichs</translation>
+        </message>
+        <message>
+            <source>"{word}" is "z" or "servo"</source>
+            <translation>„{word}“ ist "z" oder "servo"</translation>
+        </message>
+        <message>
+            <source>"{word}" is no field of a profile</source>
+            <translation>„{word}“ ist kein Feld eines Profils</translation>
+        </message>
+        <message>
+            <source>"{word}" is the same as "down": the tool would never be lifted</source>
+            <translation>„{word}“ ist gleich "down": das Werkzeug würde nie gehoben</translation>
+        </message>
+        <message>
+            <source>"{word}" is below 0</source>
+            <translation>„{word}“ ist kleiner als 0</translation>
+        </message>
+        <message>
+            <source>"{word}" is not above 0</source>
+            <translation>„{word}“ ist nicht größer als 0</translation>
+        </message>
+        <message>
+            <source>"{word}" is not between 0 and 1</source>
+            <translation>„{word}“ liegt nicht zwischen 0 und 1</translation>
+        </message>
+        <message>
+            <source>a line never ends</source>
+            <translation>eine Zeile hat kein Ende</translation>
+        </message>
+        <message>
+            <source>an instruction never ends</source>
+            <translation>eine Anweisung hat kein Ende</translation>
+        </message>
+        <message>
+            <source>the stream ends in the middle of an instruction</source>
+            <translation>der Strom endet mitten in einer Anweisung</translation>
+        </message>
+        <message>
+            <source>a remark never ends (line {line|0}: "{text}")</source>
+            <translation>eine Bemerkung hat kein Ende (Zeile {line|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>a letter is expected (line {line|0}: "{text}")</source>
+            <translation>ein Buchstabe wird erwartet (Zeile {line|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>a number is expected after {letter} (line {line|0}: "{text}")</source>
+            <translation>nach {letter} wird eine Zahl erwartet (Zeile {line|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>a place is out of range (line {line|0}: "{text}")</source>
+            <translation>ein Ort liegt außerhalb des Bereichs (Zeile {line|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>an arc needs its middle, I and J (line {line|0}: "{text}")</source>
+            <translation>ein Bogen braucht seine Mitte, I und J (Zeile {line|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>an arc does not end as far from its middle as it begins (line {line|0}: "{text}")</source>
+            <translation>ein Bogen endet nicht so weit von seiner Mitte, wie er beginnt (Zeile {line|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>an instruction of two letters is expected (instruction {instruction|0}: "{text}")</source>
+            <translation>eine Anweisung aus zwei Buchstaben wird erwartet (Anweisung {instruction|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>a number is expected (instruction {instruction|0}: "{text}")</source>
+            <translation>eine Zahl wird erwartet (Anweisung {instruction|0}: „{text}“)</translation>
+        </message>
+        <message>
+            <source>"{text}": a fault is {words}</source>
+            <translation>„{text}“: eine Störung ist {words}</translation>
+        </message>
+        <message>
+            <source>"{text}": after the @ come seconds, or a share of the run as 0% to 100%</source>
+            <translation>„{text}“: nach dem @ stehen Sekunden, oder ein Anteil des Laufs als 0% bis 100%</translation>
+        </message>
+        <message>
+            <source>the cutter does not know {word}</source>
+            <translation>der Schneider kennt {word} nicht</translation>
+        </message>
+        <message>
+            <source>the cutter is busy with another job</source>
+            <translation>der Schneider ist mit einem anderen Auftrag beschäftigt</translation>
+        </message>
+        <message>
+            <source>the cutter did not understand a message: {why}</source>
+            <translation>der Schneider hat eine Nachricht nicht verstanden: {why}</translation>
+        </message>
+        <message>
+            <source>the cutter is not waiting for tools</source>
+            <translation>der Schneider wartet nicht auf Werkzeuge</translation>
+        </message>
+        <message>
+            <source>the job wants {wanted}; the holders have {there}</source>
+            <translation>der Auftrag will {wanted}; in den Haltern ist {there}</translation>
+        </message>
+        <message>
+            <source>holder {holder|0} is empty and the job wants to mark with it</source>
+            <translation>Halter {holder|0} ist leer, und der Auftrag will damit arbeiten</translation>
+        </message>
+        <message>
+            <source>the printed sheet lies so far from its place that the cut would leave the mat</source>
+            <translation>das gedruckte Blatt liegt so weit von seinem Platz, dass der Schnitt die Matte verließe</translation>
+        </message>
+        <message>
+            <source>there are no marks of sheet {sheet|0} on the mat: it has to be printed first</source>
+            <translation>von Blatt {sheet|0} sind keine Marken auf der Matte: es muss zuerst gedruckt werden</translation>
+        </message>
+        <message>
+            <source>sheet {sheet|0}: the mark at the top left was not found</source>
+            <translation>Blatt {sheet|0}: die Marke oben links wurde nicht gefunden</translation>
+        </message>
+        <message>
+            <source>sheet {sheet|0}: the mark at the top right was not found</source>
+            <translation>Blatt {sheet|0}: die Marke oben rechts wurde nicht gefunden</translation>
+        </message>
+        <message>
+            <source>sheet {sheet|0}: the mark at the bottom right was not found</source>
+            <translation>Blatt {sheet|0}: die Marke unten rechts wurde nicht gefunden</translation>
+        </message>
+        <message>
+            <source>sheet {sheet|0}: the mark at the bottom left was not found</source>
+            <translation>Blatt {sheet|0}: die Marke unten links wurde nicht gefunden</translation>
+        </message>
+        <message>
+            <source>sheet {sheet|0}: the marks do not lie to each other as they were printed</source>
+            <translation>Blatt {sheet|0}: die Marken liegen nicht so zueinander, wie sie gedruckt wurden</translation>
+        </message>
+        <message>
+            <source>sheet {sheet|0}: the corner with the small dot is not at the top left: the sheet lies the wrong way round</source>
+            <translation>Blatt {sheet|0}: die Ecke mit dem kleinen Punkt ist nicht oben links: das Blatt liegt verkehrt herum</translation>
+        </message>
+        <message>
+            <source>the head is blocked; switch off, free it, and leave the mat where it is</source>
+            <translation>der Kopf ist blockiert; schalten Sie aus, machen Sie ihn frei, und lassen Sie die Matte, wo sie ist</translation>
+        </message>
+        <message>
+            <source>the pages cannot be made</source>
+            <translation>die Seiten lassen sich nicht herstellen</translation>
+        </message>
+        <message>
+            <source>there is no sheet to put on a page</source>
+            <translation>es gibt kein Blatt, das auf eine Seite kann</translation>
+        </message>
+        <message>
+            <source>no sheet is printed first</source>
+            <translation>kein Blatt wird zuerst gedruckt</translation>
+        </message>
+        <message>
+            <source>there is nothing to run</source>
+            <translation>es gibt nichts zu fahren</translation>
+        </message>
+        <message>
+            <source>the picture is too large to be made; use fewer pixels</source>
+            <translation>das Bild ist zu groß; nehmen Sie weniger Pixel</translation>
+        </message>
+        <message>
+            <source>choose one of the endings {endings}</source>
+            <translation>nehmen Sie eine der Endungen {endings}</translation>
+        </message>
     </context>
     <context>
         <name>dotlane::ActionFinder</name>
@@ -5391,6 +6223,10 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <message>
             <source>There are no parts.</source>
             <translation>Es gibt keine Teile.</translation>
+        </message>
+        <message>
+            <source>Stop packing</source>
+            <translation>Packen anhalten</translation>
         </message>
     </context>
     <context>

@@ -15,6 +15,7 @@
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "render/picture_file.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -129,7 +130,7 @@ void CopyActions::paste(bool in_place) {
     auto clip = std::make_shared<Result<Project>>(project_from_json(text, "the clipboard"));
     return [self, this, clip, by, ours] {
       if (!self) return;
-      if (!*clip) return notice_.say(qs(clip->error().line()), true);
+      if (!*clip) return notice_.say(qs(line_of(clip->error())), true);
       std::vector<int> ids;
       Project next = pasted(session_.project(), **clip, {by, by}, &ids);
       last_.clear();
@@ -172,7 +173,7 @@ void CopyActions::pasteWords(const QString& words) {
   while (text.endsWith(QLatin1Char('\n'))) text.chop(1);
   int id = 0;
   auto next = add_shape(session_.project(), "lettering", {{"text", text.toStdString()}}, &id);
-  if (!next) return notice_.say(tr("That is too long to be lettered: %1").arg(qs(next.error().message)), true);
+  if (!next) return notice_.say(tr("That is too long to be lettered: %1").arg(qs(sentence(next.error().said))), true);
   session_.commit(std::move(*next), tr("Paste words"));
   session_.select({{id, ""}});
 }
@@ -182,7 +183,7 @@ void CopyActions::pasteDrawing(const QByteArray& svg) {
     auto art = std::make_shared<Result<Artwork>>(read_svg(text, "the clipboard"));
     return [self, this, art] {
       if (!self) return;
-      if (!*art) return notice_.say(qs(art->error().line()), true);
+      if (!*art) return notice_.say(qs(line_of(art->error())), true);
       int id = 0;
       Project next = add_artwork(session_.project(), **art, tr("Pasted drawing").toStdString(), &id);
       session_.commit(std::move(next), tr("Paste a drawing"));

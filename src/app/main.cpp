@@ -8,6 +8,7 @@
 #include "app/shots.hpp"
 #include "app/style.hpp"
 #include "render/language.hpp"
+#include "words/sentences.hpp"
 
 int main(int argc, char** argv) {
   dotlane::Application app(argc, argv);
@@ -35,7 +36,7 @@ int main(int argc, char** argv) {
     for (const QString& project : options.positionalArguments()) {
       const auto files = dotlane::take_shots(project.toStdString(), options.value(pictures).toStdString());
       if (!files) {
-        std::fprintf(stderr, "dot-lane: %s\n", files.error().line().c_str());
+        std::fprintf(stderr, "dot-lane: %s\n", line_of(files.error()).c_str());
         return 2;
       }
     }

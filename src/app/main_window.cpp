@@ -30,9 +30,6 @@
 #include "core/project/alike.hpp"
 #include "core/project/edit.hpp"
 #include "device/sim_cutter_link.hpp"
-#include "render/job_export.hpp"
-#include "render/picture_file.hpp"
-#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -240,58 +237,8 @@ MainWindow::MainWindow(std::unique_ptr<CutterLink> link) : actions_(this) {
     run_->clear();
     if (!session_.path().isEmpty()) remember(session_.path());
   });
-  connect(&session_, &Session::pagesLeft, this, [this](const QString& file, int page, int pages) {
-    constexpr int kMostOffered = 4;
-    std::vector<Notice::Choice> choices;
-    for (int next = page + 1; next <= pages && next <= page + kMostOffered; ++next)
-      choices.push_back({tr("page %1").arg(next), [this, file, next] { session_.bringIn({file}, next); }});
-    if (choices.empty()) return;
-    choices.push_back({tr("that is all"), {}});
-    notice_->ask(tr("Page %1 of %2 of %3 is here. Another one?").arg(page).arg(pages).arg(QFileInfo(file).fileName()),
-                 std::move(choices));
-  });
-  connect(&session_, &Session::broughtIn, this, [this](int id) {
-    const Piece* piece = find_piece(session_.project(), id);
-    if (!piece) return;
-    for (const auto& note : piece->source.notes) {
-      if (note.code != "size-assumed") continue;
-      const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
-      const Box box = drawn ? tight_bounds(*drawn) : Box{};
-      std::vector<Notice::Choice> choices;
-      for (const double per_inch : likely_per_inch(note)) {
-        const double s = piece->source.per_inch / per_inch;
-        const Box scaled{0, 0, box.width() * s, box.height() * s};
-        const QString unit = QString::fromUtf8(unit_of(per_inch).data());
-        choices.push_back(
-            {(note.form == "units" ? tr("units are %1: %2 %3").arg(unit) : tr("%1 per inch: %2 %3").arg(per_inch))
-                 .arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)),
-             [this, id, per_inch] {
-               session_.editDrawn(
-                   [id, per_inch](const Project& p, const Drawing&) {
-                     const Project settled = settle_size(p, id, per_inch);
-                     DrawingCache cache;
-                     return bring_onto_mat(settled, evaluate(settled, cache), {id});
-                   },
-                   tr("Settle the size"));
-             }});
-      }
-      notice_->ask(tr("%1 states no physical size. Which is right?").arg(qs(piece->source.file)), std::move(choices));
-      return;
-    }
-    if (piece->source.kind == "picture") {
-      recipe_->openStep(0);
-      notice_->say(tr("%1 is traced. Threshold, crop and smoothing are in the recipe.").arg(qs(piece->name)), false);
-      return;
-    }
-    if (!piece->source.notes.empty()) {
-      notice_->say(qs(sentence(piece->source.notes.front(), session_.project().unit)),
-                   piece->source.notes.front().severity != Severity::info);
-    } else {
-      notice_->say(tr("%1: the roles of its lines were guessed. Confirm them in the recipe or in Second look.")
-                       .arg(qs(piece->name)),
-                   false);
-    }
-  });
+  connect(&session_, &Session::pagesLeft, this, &MainWindow::askForPages);
+  connect(&session_, &Session::broughtIn, this, &MainWindow::tellBroughtIn);
   connect(&session_, &Session::shown, this, &MainWindow::updateActions);
   connect(&session_, &Session::fileChanged, this, [this] {
     setWindowTitle(qs(session_.project().name) + (session_.modified() ? tr(" (changed)") : QString()) +

@@ -94,6 +94,9 @@ class MainWindow : public QMainWindow {
   void updateActions();
   void save(bool as, std::function<void(bool)> then = {});
   void saveTo(const QString& path, bool over, std::function<void(bool)> then);
+  /// What is to be known of what came in, or asked about it.
+  void tellBroughtIn(int id);
+  void askForPages(const QString& file, int page, int pages);
   void exportTo(const QString& path);
   void chooseGcodeProfile();
   /// The project of a run as it was, as a new one.

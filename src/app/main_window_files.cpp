@@ -9,6 +9,7 @@
 
 #include "app/dialogs.hpp"
 #include "app/main_window.hpp"
+#include "app/panels/recipe_panel.hpp"
 #include "app/projects/project_desk.hpp"
 #include "app/recent_projects.hpp"
 #include "app/sheets/photograph_view.hpp"
@@ -17,8 +18,10 @@
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
 #include "core/layout/shelf.hpp"
+#include "core/project/edit.hpp"
 #include "render/job_export.hpp"
 #include "render/picture_file.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -217,7 +220,7 @@ void MainWindow::exportTo(const QString& path) {
       const std::string profile = QSettings().value(QLatin1String(kGcodeProfile)).toString().toStdString();
       if (auto read = profile.empty() ? Result<GcodeProfile>{} : gcode_profile_from(profile)) options.gcode = *read;
       const auto done = export_job(project, *derived, path.toStdString(), options);
-      const QString line = done ? QString() : qs(done.error().line());
+      const QString line = done ? QString() : qs(line_of(done.error()));
       return [this, path, line] {
         notice_->say(line.isEmpty() ? tr("Exported %1").arg(QFileInfo(path).fileName()) : line, !line.isEmpty());
       };
@@ -232,7 +235,7 @@ void MainWindow::chooseGcodeProfile() {
   auto profile = text ? gcode_profile_from(*text) : tl::unexpected<Error>(text.error());
   if (!profile) {
     if (profile.error().place.empty()) profile.error().place = files.front().toStdString();
-    return notice_->say(qs(profile.error().line()), true);
+    return notice_->say(qs(line_of(profile.error())), true);
   }
   // The profile itself is kept, not where it came from.
   QSettings().setValue(QLatin1String(kGcodeProfile), qs(*text));
@@ -246,7 +249,7 @@ void MainWindow::openAgain(const QString& text, const QString& name) {
     session_.aside([this, text, name] {
       auto project = std::make_shared<Result<Project>>(project_from_json(text.toStdString(), name.toStdString()));
       return [this, project] {
-        if (!*project) return notice_->say(qs(project->error().line()), true);
+        if (!*project) return notice_->say(qs(line_of(project->error())), true);
         session_.openMade(std::move(**project));
         setStage(Stage::run);
       };
@@ -288,7 +291,7 @@ void MainWindow::takeOtherShelf() {
   session_.aside([this, path = files.front()]() -> std::function<void()> {
     auto other = std::make_shared<Result<Project>>(load_project(path.toStdString()));
     return [this, other] {
-      if (!*other) return notice_->say(qs(other->error().line()), true);
+      if (!*other) return notice_->say(qs(line_of(other->error())), true);
       Project next = take_shelf(session_.project(), **other);
       const auto more = next.shelf.size() - session_.project().shelf.size();
       session_.commit(std::move(next), tr("Take another's shelf"));
@@ -305,12 +308,66 @@ void MainWindow::takePhotograph(const QString& stock) {
   session_.aside([this, path = files.front(), stock]() -> std::function<void()> {
     auto picture = std::make_shared<Result<PictureFile>>(read_picture(path.toStdString()));
     return [this, picture, stock] {
-      if (!*picture) return notice_->say(qs(picture->error().line()), true);
+      if (!*picture) return notice_->say(qs(line_of(picture->error())), true);
       photograph_->begin(std::move((*picture)->picture), stock.toStdString());
       tables_->setCurrentWidget(photograph_);
       photograph_->setFocus();
     };
   });
+}
+
+void MainWindow::askForPages(const QString& file, int page, int pages) {
+  constexpr int kMostOffered = 4;
+  std::vector<Notice::Choice> choices;
+  for (int next = page + 1; next <= pages && next <= page + kMostOffered; ++next)
+    choices.push_back({tr("page %1").arg(next), [this, file, next] { session_.bringIn({file}, next); }});
+  if (choices.empty()) return;
+  choices.push_back({tr("that is all"), {}});
+  notice_->ask(tr("Page %1 of %2 of %3 is here. Another one?").arg(page).arg(pages).arg(QFileInfo(file).fileName()),
+               std::move(choices));
+}
+
+void MainWindow::tellBroughtIn(int id) {
+  const Piece* piece = find_piece(session_.project(), id);
+  if (!piece) return;
+  for (const auto& note : piece->source.notes) {
+    if (note.code != "size-assumed") continue;
+    const DrawnPiece* drawn = find_drawn(session_.drawing(), id);
+    const Box box = drawn ? tight_bounds(*drawn) : Box{};
+    std::vector<Notice::Choice> choices;
+    for (const double per_inch : likely_per_inch(note)) {
+      const double s = piece->source.per_inch / per_inch;
+      const Box scaled{0, 0, box.width() * s, box.height() * s};
+      const QString unit = QString::fromUtf8(unit_of(per_inch).data());
+      choices.push_back(
+          {(note.form == "units" ? tr("units are %1: %2 %3").arg(unit) : tr("%1 per inch: %2 %3").arg(per_inch))
+               .arg(size_text(scaled, session_.project().unit), unit_word(session_.project().unit)),
+           [this, id, per_inch] {
+             session_.editDrawn(
+                 [id, per_inch](const Project& p, const Drawing&) {
+                   const Project settled = settle_size(p, id, per_inch);
+                   DrawingCache cache;
+                   return bring_onto_mat(settled, evaluate(settled, cache), {id});
+                 },
+                 tr("Settle the size"));
+           }});
+    }
+    notice_->ask(tr("%1 states no physical size. Which is right?").arg(qs(piece->source.file)), std::move(choices));
+    return;
+  }
+  if (piece->source.kind == "picture") {
+    recipe_->openStep(0);
+    notice_->say(tr("%1 is traced. Threshold, crop and smoothing are in the recipe.").arg(qs(piece->name)), false);
+    return;
+  }
+  if (!piece->source.notes.empty()) {
+    notice_->say(qs(sentence(piece->source.notes.front(), session_.project().unit)),
+                 piece->source.notes.front().severity != Severity::info);
+  } else {
+    notice_->say(tr("%1: the roles of its lines were guessed. Confirm them in the recipe or in Second look.")
+                     .arg(qs(piece->name)),
+                 false);
+  }
 }
 
 }  // namespace dotlane

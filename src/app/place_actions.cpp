@@ -64,7 +64,7 @@ void PlaceActions::snap(bool on, bool dots) {
 }
 
 void PlaceActions::take(const Result<Project>& held, const QString& label) {
-  if (!held) return notice_.say(qs(held.error().line()) + QStringLiteral("."), true);
+  if (!held) return notice_.say(qs(line_of(held.error())) + QStringLiteral("."), true);
   session_.commit(*held, label);
 }
 

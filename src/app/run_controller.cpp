@@ -13,6 +13,7 @@
 #include "core/logbook/log_run.hpp"
 #include "device/run_again.hpp"
 #include "render/sheet_export.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 
@@ -58,7 +59,7 @@ RunController::RunController(Session& session, LogDesk& log, std::unique_ptr<Cut
   connect(&runner_, &JobRunner::recalling, this, &RunController::stateChanged);
   connect(&runner_, &JobRunner::journalChanged, this, &RunController::stateChanged);
   connect(&runner_, &JobRunner::finished, this, [this](const RunRecord& record) {
-    problem_ = QString::fromStdString(record.problem);
+    problem_ = QString::fromStdString(sentence(record.problem));
     set(State::over);
     judge();
   });
@@ -189,7 +190,7 @@ void RunController::takeUp(const QString& folder) {
         return [self, folder, again] {
           if (!self || !std::exchange(self->starting_, false)) return;
           if (!*again) {
-            self->problem_ = QString::fromStdString(again->error().line());
+            self->problem_ = QString::fromStdString(line_of(again->error()));
             self->set(State::idle);
             emit self->session_.said(self->problem_, true);
             return;
@@ -201,7 +202,7 @@ void RunController::takeUp(const QString& folder) {
           for (const auto& sheet : job->printed) self->lies_[sheet.sheet] = sheet.placement;
           const JournalState state = (*again)->state;
           (void)self->runner_.takeUp(std::move((*again)->papers), folder, state);
-          self->problem_ = QString::fromStdString(self->runner_.record().problem);
+          self->problem_ = QString::fromStdString(sentence(self->runner_.record().problem));
           if (self->problem_.isEmpty())
             self->problem_ = tr("It was broken off when the program ended. Nothing moves before you go on.");
           self->set(State::over);

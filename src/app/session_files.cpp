@@ -12,6 +12,7 @@
 #include "core/project/edit.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "render/picture_file.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -83,7 +84,7 @@ void Session::open(const QString& path, Guard guard, std::function<void(bool)> t
           emit readingChanged({});
           if (epoch != reading_epoch_) return;
           if (!*read) {
-            emit said(qs(read->error().line()), true);
+            emit said(qs(line_of(read->error())), true);
             if (then) then(false);
             return;
           }
@@ -103,7 +104,7 @@ void Session::open(const QString& path, Guard guard, std::function<void(bool)> t
 bool Session::recover(const QString& left, const QString& path) {
   auto read = load_project(left.toStdString());
   if (!read) {
-    emit said(tr("%1 It is kept as %2.").arg(qs(read.error().line()), left), true);
+    emit said(tr("%1 It is kept as %2.").arg(qs(line_of(read.error())), left), true);
     return false;
   }
   // What it was made from is there to compare with, should it be saved over that.
@@ -146,7 +147,7 @@ void Session::bringIn(const QStringList& files, int page) {
         emit readingChanged({});
         if (epoch != reading_epoch_) return;
         if (!*art) {
-          emit said(qs(art->error().line()), true);
+          emit said(qs(line_of(art->error())), true);
           return;
         }
         if (!(before == project())) *next = brought_in(project(), **art, file.toStdString(), &id);
@@ -185,7 +186,7 @@ std::function<void()> Session::tracePicture(const std::string& name, Result<Pict
     emit readingChanged({});
     if (epoch != reading_epoch_) return;
     if (!*picture) {
-      emit said(qs(picture->error().line()), true);
+      emit said(qs(line_of(picture->error())), true);
       return;
     }
     if (!(before == project())) *next = add_picture(project(), (*picture)->picture, name, values, id.get());
@@ -258,7 +259,7 @@ void Session::save(const QString& path, std::function<void(bool)> then, bool ove
             emit fileChanged();
             emit said(tr("Saved %1").arg(QFileInfo(whole).fileName()), false);
           } else {
-            emit said(qs(done->error().line()), true);
+            emit said(qs(line_of(done->error())), true);
           }
           next();
           if (then) then(done->has_value());
@@ -285,7 +286,7 @@ void Session::autosaveAside() {
         auto done = std::make_shared<Result<void>>(write_file(path.toStdString(), to_json(now)));
         return [this, done, now, path] {
           autosaving_ = false;
-          if (!*done) emit said(tr("Unsaved work could not be kept aside: %1").arg(qs(done->error().line())), true);
+          if (!*done) emit said(tr("Unsaved work could not be kept aside: %1").arg(qs(line_of(done->error()))), true);
           if (path != autosave_.path()) {
             QFile::remove(path);  // saved or opened elsewhere in the meantime
             return;

@@ -13,6 +13,7 @@
 #include "core/shape/paint_layers.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "words/language.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -77,7 +78,7 @@ void ShapeActions::addShapeActions() {
                  strokes.next(qs(kind.label)), [this, kind] {
                    int id = 0;
                    auto next = add_shape(session_.project(), kind.kind, {}, &id);
-                   if (!next) return notice_.say(qs(next.error().line()), true);
+                   if (!next) return notice_.say(qs(line_of(next.error())), true);
                    session_.commit(std::move(*next), tr("New %1").arg(qs(within_sentence(kind.label))));
                    session_.select({{id, ""}});
                    emit stepAdded(0);
@@ -199,7 +200,7 @@ void ShapeActions::addStep(const std::string& kind) {
   int step = 0;
   for (const int id : selected()) {
     auto result = add_step(next, id, Step{0, kind, true, {}, {}, {}}, &step);
-    if (!result) return notice_.say(qs(result.error().message), true);
+    if (!result) return notice_.say(qs(sentence(result.error().said)), true);
     next = std::move(*result);
   }
   session_.commit(std::move(next), tr("Add a step: %1").arg(worded(find_kind(step_kinds(), kind)->label)));
@@ -220,7 +221,7 @@ void ShapeActions::combine(const std::string& kind, const QString& label) {
   }
   int step = 0;
   auto next = add_step(session_.project(), lowest, Step{0, kind, true, {{"with", with}}, {}, {}}, &step);
-  if (!next) return notice_.say(qs(next.error().message), true);
+  if (!next) return notice_.say(qs(sentence(next.error().said)), true);
   if (kind != "cut-away") {
     // They are part of the result now; as helpers they still shape it but are not run themselves.
     for (const double id : with) *next = set_helper(std::move(*next), static_cast<int>(id), true);

@@ -39,7 +39,7 @@ bool wait_for(const std::function<bool()>& done, int ms) {
 Result<std::vector<std::string>> take_shots(const std::string& project, const std::string& folder) {
   auto probe = load_project(project);
   if (!probe) return tl::unexpected<Error>(probe.error());
-  if (!QDir().mkpath(qs(folder))) return fail(ErrorKind::unreadable, "the folder cannot be made", folder);
+  if (!QDir().mkpath(qs(folder))) return fail(ErrorKind::unreadable, {"folder-not-made"}, folder);
   use_theme(false);
   MainWindow window;
   window.resize(1280, 800);

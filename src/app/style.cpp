@@ -78,15 +78,18 @@ QLineEdit:disabled { color: @quiet; }
 QComboBox::drop-down { border: none; width: 16px; }
 QComboBox::down-arrow { image: url(:/icons/down-@mode.png); width: 10px; height: 7px; margin-right: 6px; }
 QComboBox QAbstractItemView { background: @panel; border: 1px solid @hairline; selection-background-color: @accent_soft; selection-color: @ink; outline: none; }
-QCheckBox { spacing: 8px; background: transparent; }
+QCheckBox { spacing: 8px; background: transparent; border: 2px solid transparent; border-radius: 6px; }
 QCheckBox::indicator { width: 15px; height: 15px; border: 1.5px solid @quiet; border-radius: 4px; background: @field; }
 QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/check-@mode.png); }
-QCheckBox:focus { color: @accent; }
-QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; border: none; }
+QCheckBox:focus { color: @accent; border-color: @accent; }
+QScrollArea { background: transparent; border: 1px solid transparent; }
+QScrollArea:focus { border-color: @accent; }
+QScrollArea > QWidget > QWidget { background: transparent; border: none; }
 QStackedWidget[kind="right"] { background: @panel; border-left: 1px solid @hairline; }
 QTreeView { background: @panel; border: none; outline: none; }
 QTreeView:focus { border: none; }
-QListView { background: @panel; border: none; outline: none; }
+QListView { background: @panel; border: 1px solid transparent; outline: none; }
+QListView:focus { border-color: @accent; }
 QMenu { background: @panel; border: 1px solid @hairline; padding: 4px; }
 QMenu::item { padding: 5px 24px 5px 14px; border-radius: 4px; }
 QMenu::item:selected { background: @accent_soft; }

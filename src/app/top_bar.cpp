@@ -81,7 +81,8 @@ class LookPill : public QAbstractButton {
     const Theme& t = theme();
     const bool serious = worst_ == Severity::error, look = worst_ == Severity::warning;
     const QColor edge = serious ? t.serious : look ? t.hands : t.hairline;
-    p.setPen(QPen(hasFocus() || isChecked() ? t.accent : edge, hasFocus() || isChecked() ? 2 : 1));
+    const bool strong = hasFocus() || isChecked();
+    p.setPen(QPen(strong ? t.accent : edge, hasFocus() && isChecked() ? 4 : strong ? 2 : 1));
     p.setBrush(serious ? t.serious_soft : look ? t.hands_soft : t.field);
     p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), 13, 13);
     const QPointF c(21, height() / 2.0);

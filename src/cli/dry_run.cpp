@@ -18,6 +18,7 @@
 #include "device/sim_cutter_link.hpp"
 #include "render/job_export.hpp"
 #include "render/print_sheet.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -103,7 +104,8 @@ int dry_run(Options o, bool json) {
     job = again.papers.job;
     ++resumed;
     const JournalState state = again.state;
-    if (!runner.takeUp(std::move(again.papers), QString::fromStdString(folder), state)) refuse(runner.record().problem);
+    if (!runner.takeUp(std::move(again.papers), QString::fromStdString(folder), state))
+      refuse(sentence(runner.record().problem));
     runner.goOn();
   } else {
     auto made = std::make_shared<Job>(compile(derived.plan, input.project.machine));

@@ -20,7 +20,7 @@ namespace dotlane::cli {
 namespace {
 
 [[noreturn]] void output_failed() {
-  throw Stop{{ErrorKind::unreadable, std::string("cannot be written: ") + std::strerror(errno), "standard output"}};
+  throw Stop{{ErrorKind::unreadable, {"file-not-written", {{"why", std::strerror(errno)}}}, "standard output"}};
 }
 
 }  // namespace
@@ -34,7 +34,7 @@ void finish_output() {
 void print_json(const Json& json) { print(json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"); }
 
 void refuse(std::string message, std::string place) {
-  throw Stop{{ErrorKind::bad_request, std::move(message), std::move(place)}};
+  throw Stop{{ErrorKind::bad_request, {std::move(message)}, std::move(place)}};
 }
 
 bool ends_with(const std::string& path, const char* ending) { return lower_case(path).ends_with(ending); }

@@ -12,6 +12,7 @@
 #include "core/text_scan.hpp"
 #include "render/job_export.hpp"
 #include "render/project_picture.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -41,7 +42,7 @@ int projects(Options o, bool json) {
   for (const auto& found : need(index.find(query_from(asked)))) {
     Json pieces = Json::array();
     text += found.glance.name + ", " +
-            (found.trouble.empty() ? size_words(found.glance.size_mm) : "cannot be read: " + found.trouble) + "  " +
+            (found.trouble ? "cannot be read: " + sentence(*found.trouble) : size_words(found.glance.size_mm)) + "  " +
             found.path + "\n";
     for (const auto& piece : found.glance.pieces) {
       const bool hit = std::find(found.hits.begin(), found.hits.end(), piece.id) != found.hits.end();
@@ -58,7 +59,7 @@ int projects(Options o, bool json) {
                    {"name", found.glance.name},
                    {"size_mm", size_of(found.glance.size_mm)},
                    {"stocks", found.stocks},
-                   {"trouble", found.trouble},
+                   {"trouble", found.trouble ? sentence(*found.trouble) : std::string()},
                    {"pieces", pieces}});
   }
   json ? print_json(out) : print(text.empty() ? "no project has all of that in it\n" : text);

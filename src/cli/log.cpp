@@ -262,16 +262,12 @@ int log_command(Options o, bool json) {
       std::fflush(stdout);
     };
     if (ends_with(in, ".csv")) {
-      auto runs = from_csv(text);
-      if (!runs && runs.error().place.empty()) runs.error().place = in;
-      for (const auto& run : need(std::move(runs))) {
+      for (const auto& run : need(from_csv(text, in))) {
         need(book.keep(run, {}));
         each(kept + 1);
       }
     } else {
-      auto done = import_json(book, text, each);
-      if (!done && done.error().place.empty()) done.error().place = in;
-      need(std::move(done));
+      need(import_json(book, text, in, each));
     }
     json ? print_json({{"runs", kept}}) : tell ? void() : print(std::to_string(kept) + " runs\n");
     return 0;

@@ -30,6 +30,7 @@
 #include "render/language.hpp"
 #include "render/print_sheet.hpp"
 #include "words/language.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -255,7 +256,7 @@ int export_command(Options o, bool json) {
   ExportOptions options{selection, per_mm, {}};
   if (profile_file) {
     auto profile = gcode_profile_from(need(read_file(*profile_file)));
-    if (!profile) refuse(*profile_file + ": " + profile.error().message);
+    if (!profile) refuse(*profile_file + ": " + sentence(profile.error().said));
     options.gcode = *profile;
   }
   DrawingCache cache;
@@ -424,7 +425,7 @@ int main(int argc, char** argv) {
     dotlane::cli::finish_output();
     return code;
   } catch (const dotlane::cli::Stop& stop) {
-    std::string line = stop.error.line();
+    std::string line = line_of(stop.error);
     for (char& c : line) {
       if (c == '\n' || c == '\r') c = ' ';
     }

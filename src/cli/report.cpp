@@ -188,7 +188,7 @@ Json run_report(const RunRecord& record, const Plan& plan) {
            {"marked_mm", marked},
            {"seconds", rounded(record.seconds)},
            {"planned_seconds", rounded(plan.running_seconds())}};
-  if (!record.problem.empty()) out["problem"] = record.problem;
+  if (!record.problem.code.empty()) out["problem"] = sentence(record.problem);
   return out;
 }
 

@@ -124,7 +124,7 @@ Values take_values(Options& o, const KindSpec& spec) {
     const auto text = o.value("--" + v.key);
     if (!text) continue;
     const Value value = parsed(v, *text);
-    if (const auto ok = accepts(v, value); !ok) refuse("--" + v.key + ": " + ok.error().message);
+    if (const auto ok = accepts(v, value); !ok) refuse("--" + v.key + ": " + sentence(ok.error().said));
     out[v.key] = value;
   }
   return out;

@@ -5,6 +5,8 @@
 #include <tl/expected.hpp>
 #include <utility>
 
+#include "core/said.hpp"
+
 namespace dotlane {
 
 enum class ErrorKind {
@@ -14,21 +16,18 @@ enum class ErrorKind {
   bad_request,  ///< the caller asked for something that does not exist or makes no sense
 };
 
-/// What went wrong, where, and what to do: `place` names the file and line, `message` the reason and the remedy.
+/// What went wrong and what to do about it, and where: `place` names the file, with the line or the field.
 struct Error {
   ErrorKind kind = ErrorKind::malformed;
-  std::string message;
+  Said said;  ///< a code with its figures; sentence() in src/words makes a line of it
   std::string place;
-
-  /// One line for a person: "place: message", or the message alone.
-  [[nodiscard]] std::string line() const { return place.empty() ? message : place + ": " + message; }
 };
 
 template <class T>
 using Result = tl::expected<T, Error>;
 
-[[nodiscard]] inline tl::unexpected<Error> fail(ErrorKind kind, std::string message, std::string place = {}) {
-  return tl::unexpected<Error>(Error{kind, std::move(message), std::move(place)});
+[[nodiscard]] inline tl::unexpected<Error> fail(ErrorKind kind, Said said, std::string place = {}) {
+  return tl::unexpected<Error>(Error{kind, std::move(said), std::move(place)});
 }
 
 }  // namespace dotlane

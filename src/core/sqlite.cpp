@@ -92,7 +92,7 @@ void Database::give_up() const {
   const int code = handle_ ? sqlite3_errcode(handle_.get()) & 0xff : SQLITE_NOMEM;
   const bool damaged = code == SQLITE_CORRUPT || code == SQLITE_NOTADB;
   throw SqlFailure{{damaged ? ErrorKind::malformed : ErrorKind::unreadable,
-                    handle_ ? sqlite3_errmsg(handle_.get()) : "no memory is left", path_}};
+                    handle_ ? Said{"system", {{"why", sqlite3_errmsg(handle_.get())}}} : Said{"no-memory"}, path_}};
 }
 
 void Database::back_up_to(const std::string& path) const {

@@ -7,6 +7,7 @@
 
 #include "core/format/files.hpp"
 #include "core/job/hpgl.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -140,7 +141,7 @@ void JobRunner::start(RunPapers papers, const QString& folder) {
             if (made) return write();
             journal_.reset();
             ended(Outcome::failed,
-                  tr("The journal of the run cannot be begun: %1").arg(QString::fromStdString(made.error().line())));
+                  tr("The journal of the run cannot be begun: %1").arg(QString::fromStdString(line_of(made.error()))));
           },
           Qt::QueuedConnection);
     });
@@ -166,7 +167,7 @@ bool JobRunner::takeUp(RunPapers papers, const QString& folder, const JournalSta
   pending_.clear();
   if (const auto opened = journal_->open(path_in(folder_, "journal.jsonl")); !opened) {
     journal_.reset();
-    record_.problem = opened.error().line();
+    record_.problem = {line_of(opened.error())};
     return false;
   }
   return true;
@@ -201,7 +202,7 @@ void JobRunner::begin() {
   sending_ = cancelled_ = false;
   unsure_ = false;
   record_.outcome = Outcome::running;
-  record_.problem.clear();
+  record_.problem = {};
   link_->keepMat(folder_.isEmpty() ? QString() : folder_ + QStringLiteral("/mat.jsonl"));
   link_->open();
 }
@@ -351,11 +352,11 @@ void JobRunner::ended(Outcome outcome, const QString& problem) {
   running_ = false;
   link_->close();
   record_.outcome = outcome;
-  record_.problem = problem.toStdString();
+  record_.problem = {problem.toStdString()};
   if (outcome == Outcome::done) done_ = sent_ = {papers_.job->instructions.size(), 0};
   put_down({.kind = JournalLine::Kind::done, .place = done_, .seconds = seconds_});
   if (outcome == Outcome::failed) {
-    put_down({.kind = JournalLine::Kind::lost, .text = record_.problem});
+    put_down({.kind = JournalLine::Kind::lost, .text = problem.toStdString()});
   } else {
     put_down({.kind = JournalLine::Kind::end, .text = word(outcome)});
   }
@@ -394,7 +395,7 @@ void JobRunner::write() {
           if (journal != journal_) return write();  // of a run before this one
           if (!kept) {
             pending_ = text + pending_;
-            journal_problem_ = QString::fromStdString(kept.error().line());
+            journal_problem_ = QString::fromStdString(line_of(kept.error()));
             retry_.start();
             emit journalChanged();
             return;

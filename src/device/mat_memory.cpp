@@ -23,7 +23,7 @@ Result<void> MatMemory::open(const std::string& path) {
   file_ = ::open(path.c_str(), O_RDWR | O_CREAT | O_APPEND | O_CLOEXEC, 0644);
   const auto bad = [&](const char* why) {
     if (file_ >= 0) ::close(file_), file_ = -1;
-    return fail(ErrorKind::unreadable, why, path);
+    return fail(ErrorKind::unreadable, {"system", {{"why", why}}}, path);
   };
   if (file_ < 0) return bad(std::strerror(errno));
   constexpr int kTries = 600;  // half a minute: another cutter may still be lifting its tool
@@ -49,12 +49,13 @@ Result<void> MatMemory::open(const std::string& path) {
 
 Result<void> MatMemory::write(const std::string& line) {
   if (::write(file_, line.data(), line.size()) == static_cast<ssize_t>(line.size())) return {};
-  return fail(ErrorKind::unreadable, std::strerror(errno), path_);
+  return fail(ErrorKind::unreadable, {"system", {{"why", std::strerror(errno)}}}, path_);
 }
 
 Result<void> MatMemory::begin(const std::string& job, int part) {
   if (job != last_.job) {
-    if (::ftruncate(file_, 0) != 0) return fail(ErrorKind::unreadable, std::strerror(errno), path_);
+    if (::ftruncate(file_, 0) != 0)
+      return fail(ErrorKind::unreadable, {"system", {{"why", std::strerror(errno)}}}, path_);
     last_ = {};
   }
   return add({job, part, 0, 0, last_.seconds}, {});

@@ -22,10 +22,7 @@ Result<RunAgain> run_again(const std::string& folder) {
     RunPapers papers = papers_of(job, state->head, *text, physics_of(*project, true));
     if (papers.head == state->head) return RunAgain{std::move(papers), std::move(*project), std::move(*state)};
   }
-  return fail(ErrorKind::unsupported,
-              "the job that is made of this project today is another one than was begun, perhaps by another version of "
-              "the program: what is left cannot be found in it. Run it anew on fresh stock",
-              file);
+  return fail(ErrorKind::unsupported, {"run-another-job"}, file);
 }
 
 }  // namespace dotlane

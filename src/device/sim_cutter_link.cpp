@@ -4,9 +4,18 @@
 #include <QUuid>
 
 #include "core/format/journal.hpp"
+#include "core/format/said_json.hpp"
 #include "device/wire.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
+namespace {
+
+QString problem_in(const wire::Json& message) {
+  return message.contains("problem") ? QString::fromStdString(sentence(to_said(message.at("problem")))) : QString();
+}
+
+}  // namespace
 
 SimCutterLink::SimCutterLink(QObject* parent) : CutterLink(parent) {
   connect(&socket_, &QLocalSocket::readyRead, this, &SimCutterLink::readLines);
@@ -169,13 +178,13 @@ void SimCutterLink::handle(const QByteArray& line) {
     for (const auto& tool : message.at("holders")) wanted.holders.push_back(tool.get<std::string>());
     emit paused(wanted);
   } else if (event == "wrong-load") {
-    emit wrongLoad(QString::fromStdString(message.at("problem").get<std::string>()));
+    emit wrongLoad(problem_in(message));
   } else if (event == "end") {
     const auto outcome = message.at("outcome").get<std::string>();
     finish(outcome == "done"        ? Outcome::done
            : outcome == "cancelled" ? Outcome::cancelled
                                     : Outcome::failed,
-           QString::fromStdString(message.value("problem", std::string())));
+           problem_in(message));
   }
 }
 

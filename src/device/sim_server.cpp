@@ -6,6 +6,7 @@
 #include <utility>
 
 #include "core/format/journal.hpp"
+#include "core/format/said_json.hpp"
 #include "device/wire.hpp"
 
 namespace dotlane {
@@ -41,7 +42,7 @@ void SimServer::accept() {
   QLocalSocket* next = server_.nextPendingConnection();
   if (client_) {
     next->write(QByteArray::fromStdString(
-        wire::line_of({{"ev", "end"}, {"outcome", "failed"}, {"problem", "the cutter is busy with another job"}})));
+        wire::line_of({{"ev", "end"}, {"outcome", "failed"}, {"problem", from_said({"cutter-busy"})}})));
     next->disconnectFromServer();
     return;
   }
@@ -116,7 +117,8 @@ void SimServer::readLines() {
     try {
       handle(line);
     } catch (const wire::Json::exception& e) {
-      send(wire::line_of({{"ev", "end"}, {"outcome", "failed"}, {"problem", std::string("bad message: ") + e.what()}}));
+      send(wire::line_of(
+          {{"ev", "end"}, {"outcome", "failed"}, {"problem", from_said({"cutter-message", {{"why", e.what()}}})}}));
       over_ = true;
       timer_.stop();
     }
@@ -177,10 +179,10 @@ void SimServer::handle(const QByteArray& line) {
     if (message.value("bytes", received_) == received_) cutter_->end();
   } else if (op == "loaded") {
     const auto problem = cutter_->loaded(texts(message.at("holders")));
-    if (problem.empty()) {
+    if (!problem) {
       pause_told_ = false;
     } else {
-      send(wire::line_of({{"ev", "wrong-load"}, {"problem", problem}}));
+      send(wire::line_of({{"ev", "wrong-load"}, {"problem", from_said(*problem)}}));
     }
   } else if (op == "hold") {
     cutter_->hold();
@@ -258,7 +260,7 @@ void SimServer::finish() {
                                                             : "failed";
   send(wire::line_of({{"ev", "end"},
                       {"outcome", outcome},
-                      {"problem", cutter_->problem()},
+                      {"problem", from_said(cutter_->problem())},
                       {"pauses", cutter_->pauses()},
                       {"seconds", cutter_->seconds()},
                       {"marked_mm", cutter_->marked_mm()}}));

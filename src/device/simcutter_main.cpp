@@ -4,6 +4,7 @@
 #include <cstdio>
 
 #include "device/sim_server.hpp"
+#include "words/sentences.hpp"
 
 int main(int argc, char** argv) {
   QCoreApplication app(argc, argv);
@@ -23,7 +24,7 @@ int main(int argc, char** argv) {
   dotlane::SimServer server;
   if (options.isSet(mat)) {
     if (const auto opened = server.remember(options.value(mat).toStdString()); !opened) {
-      std::fprintf(stderr, "dot-lane-simcutter: %s\n", opened.error().line().c_str());
+      std::fprintf(stderr, "dot-lane-simcutter: %s\n", line_of(opened.error()).c_str());
       return 2;
     }
   }

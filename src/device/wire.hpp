@@ -14,8 +14,9 @@
 //         {"ev":"progress","x":1.5,"y":2,"down":true,"seconds":3.2,"tool":"pen-black","mat":1,"done":900,"run_mm":0,
 //          "marks":[{"tool":"pen-black","mat":1,"strength":1,"width_mm":0.3,"part":1,"at":900,"mm":[0,3.5],"points":[x,y,x,y,...]}]}
 //         {"ev":"marks","sheet":2,"mat":1,"map":[a,b,c,d,e,f],"residual_mm":0.01}
-//         {"ev":"pause","number":1,"mat":1,"holders":[...]}   {"ev":"wrong-load","problem":"..."}
-//         {"ev":"end","outcome":"done","problem":"","pauses":1,"seconds":61.2,"marked_mm":{"pen-black":812.5}}
+//         {"ev":"pause","number":1,"mat":1,"holders":[...]}   {"ev":"wrong-load","problem":{"code":...}}
+//         {"ev":"end","outcome":"done","problem":{"code":"","figures":{}},"pauses":1,"seconds":61.2,"marked_mm":{"pen-black":812.5}}
+// A problem is a code with its figures (core/format/said_json.hpp); whoever hears it makes the sentence.
 // Positions are mm on the mat. `bytes` counts bytes of the job's text.
 #pragma once
 

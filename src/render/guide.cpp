@@ -438,7 +438,7 @@ Result<int> write_pages(const std::string& title, const std::string& path, const
       QPageLayout(QPageSize(QSizeF(paper.width_mm, paper.height_mm), QPageSize::Millimeter, {}, QPageSize::ExactMatch),
                   QPageLayout::Portrait, {}, QPageLayout::Millimeter));
   QPainter p;
-  if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+  if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, {"pages-not-made"}, path);
   const double scale = kDots / kMmPerInch / kPageUnits;
   for (int i = 0; i < pages; ++i) {
     if (i > 0) pdf.newPage();
@@ -448,7 +448,7 @@ Result<int> write_pages(const std::string& title, const std::string& path, const
     paint(p, i);
     p.restore();
   }
-  if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+  if (!p.end()) return fail(ErrorKind::unreadable, {"pages-not-made"}, path);
   const auto ok = write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
   if (!ok) return tl::unexpected<Error>(ok.error());
   return pages;
@@ -533,7 +533,7 @@ Result<int> write_poster_pdf(const AssemblyGuide& guide, const std::string& titl
 }
 
 Result<void> write_guide_folder(const AssemblyGuide& guide, const std::string& title, const std::string& path) {
-  if (!QDir().mkpath(said(path))) return fail(ErrorKind::unreadable, "the folder cannot be made", path);
+  if (!QDir().mkpath(said(path))) return fail(ErrorKind::unreadable, {"folder-not-made"}, path);
   constexpr int kPixels = 820;
   QString html =
       QStringLiteral(

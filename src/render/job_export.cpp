@@ -59,14 +59,13 @@ Result<void> export_job(const Project& project, const Derived& derived, const st
       if (lower.ends_with(ending)) return format.write(project, derived, path, options);
     }
   }
-  return fail(ErrorKind::bad_request, "choose one of the endings " + export_endings(), path);
+  return fail(ErrorKind::bad_request, {"choose-ending", {{"endings", export_endings()}}}, path);
 }
 
 Result<void> write_png(const QImage& image, const std::string& path) {
   QBuffer buffer;
   buffer.open(QIODevice::WriteOnly);
-  if (image.isNull() || !image.save(&buffer, "PNG"))
-    return fail(ErrorKind::unsupported, "the picture is too large to be made; use fewer pixels", path);
+  if (image.isNull() || !image.save(&buffer, "PNG")) return fail(ErrorKind::unsupported, {"picture-not-made"}, path);
   return write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
 }
 

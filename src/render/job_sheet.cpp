@@ -150,7 +150,7 @@ QString job_sheet_text(const Project& project, const Derived& derived) {
 
 Result<int> write_job_sheet_pdf(const Project& project, const Derived& derived, const std::string& path,
                                 const Paper& paper) {
-  if (derived.plan.passes.empty()) return fail(ErrorKind::bad_request, "there is nothing to run", path);
+  if (derived.plan.passes.empty()) return fail(ErrorKind::bad_request, {"nothing-to-run"}, path);
   QBuffer buffer;
   buffer.open(QIODevice::WriteOnly);
   QPdfWriter pdf(&buffer);
@@ -165,7 +165,7 @@ Result<int> write_job_sheet_pdf(const Project& project, const Derived& derived, 
   };
   page_of(paper.width_mm, paper.height_mm);
   QPainter p;
-  if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+  if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, {"pages-not-made"}, path);
   QTextDocument text;
   text.setDefaultFont(ui_font(12));
   text.setDefaultStyleSheet(
@@ -192,14 +192,14 @@ Result<int> write_job_sheet_pdf(const Project& project, const Derived& derived, 
     paint_sheet_page(p, project, derived, placed.sheet, 0, kDots / kMmPerInch);
     ++pages;
   }
-  if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+  if (!p.end()) return fail(ErrorKind::unreadable, {"pages-not-made"}, path);
   const auto ok = write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
   if (!ok) return tl::unexpected<Error>(ok.error());
   return pages;
 }
 
 Result<void> write_job_sheet_html(const Project& project, const Derived& derived, const std::string& path) {
-  if (derived.plan.passes.empty()) return fail(ErrorKind::bad_request, "there is nothing to run", path);
+  if (derived.plan.passes.empty()) return fail(ErrorKind::bad_request, {"nothing-to-run"}, path);
   QString html =
       QStringLiteral(
           "<!doctype html>\n<html><head><meta charset=\"utf-8\"><title>%1</title>\n<style>body{font:15px/1.45 "
@@ -215,8 +215,7 @@ Result<void> write_job_sheet_html(const Project& project, const Derived& derived
     QBuffer buffer;
     buffer.open(QIODevice::WriteOnly);
     const QImage image = sheet_image(project, derived, {sheet.id, 0}, kPixelsPerMm);
-    if (image.isNull() || !image.save(&buffer, "PNG"))
-      return fail(ErrorKind::unsupported, "the picture of a sheet is too large to be made", path);
+    if (image.isNull() || !image.save(&buffer, "PNG")) return fail(ErrorKind::unsupported, {"picture-not-made"}, path);
     const Stock* stock = find_stock(project, sheet.stock);
     html += QStringLiteral(
                 "<section><h2>%1</h2>\n<img alt=\"%1\" style=\"width:%2mm;height:%3mm\" "

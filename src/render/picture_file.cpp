@@ -26,22 +26,21 @@ double stated_width(const QImage& image) {
 Result<PictureFile> read_picture(const std::string& file) {
   constexpr int kLargestFile = 20'000;  // px a side; beyond this a file is a mistake or a trap
   const QString path = QString::fromStdString(file);
-  if (!QFileInfo(path).isFile()) return fail(ErrorKind::unreadable, "there is no such file", file);
+  if (!QFileInfo(path).isFile()) return fail(ErrorKind::unreadable, {"no-file"}, file);
   QImageReader reader(path);
   reader.setDecideFormatFromContent(true);
   reader.setAutoTransform(true);
   const QSize size = reader.size();
-  if (!reader.canRead()) return fail(ErrorKind::unsupported, "this is not a picture; use PNG or JPEG", file);
+  if (!reader.canRead()) return fail(ErrorKind::unsupported, {"not-a-picture"}, file);
   if (size.width() > kLargestFile || size.height() > kLargestFile) {
     return fail(ErrorKind::unsupported,
-                "the picture is " + std::to_string(size.width()) + " x " + std::to_string(size.height()) +
-                    " px; make it smaller than 20,000 px a side",
+                {"picture-too-large",
+                 {{"width", figure(size.width())}, {"height", figure(size.height())}, {"most", figure(kLargestFile)}}},
                 file);
   }
   QImage image = reader.read();
   if (image.isNull()) {
-    return fail(ErrorKind::malformed,
-                "the picture is damaged (" + reader.errorString().toStdString() + "); save it anew", file);
+    return fail(ErrorKind::malformed, {"picture-damaged", {{"why", reader.errorString().toStdString()}}}, file);
   }
   return PictureFile{picture_of(image), stated_width(image)};
 }

@@ -114,13 +114,12 @@ Result<int> write_print_pdf(const Print& print, int sheet, const std::string& pa
     const QSizeF size(laid.sheet.area.width(), laid.sheet.area.height());
     pdf.setPageLayout(QPageLayout(QPageSize(size, QPageSize::Millimeter, {}, QPageSize::ExactMatch),
                                   QPageLayout::Portrait, {}, QPageLayout::Millimeter));
-    if (pages == 0 ? !p.begin(&pdf) : !pdf.newPage())
-      return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+    if (pages == 0 ? !p.begin(&pdf) : !pdf.newPage()) return fail(ErrorKind::unreadable, {"pages-not-made"}, path);
     paint_page_of(p, print, laid, kDots / kMmPerInch);
     ++pages;
   }
-  if (pages == 0) return fail(ErrorKind::bad_request, "no sheet is printed first", path);
-  if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path);
+  if (pages == 0) return fail(ErrorKind::bad_request, {"no-printed-sheet"}, path);
+  if (!p.end()) return fail(ErrorKind::unreadable, {"pages-not-made"}, path);
   const auto ok = write_file(path, {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
   if (!ok) return tl::unexpected<Error>(ok.error());
   return pages;

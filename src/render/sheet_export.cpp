@@ -170,7 +170,7 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
   for (const auto& sheet : project.sheets) {
     if (selection.sheet == 0 || sheet.id == selection.sheet) sheets.push_back(sheet);
   }
-  if (sheets.empty()) return fail(ErrorKind::bad_request, "there is no sheet to put on a page", path.toStdString());
+  if (sheets.empty()) return fail(ErrorKind::bad_request, {"no-sheet-for-page"}, path.toStdString());
   QPainter p;
   const double px_per_mm = 1200 / kMmPerInch;
   for (std::size_t i = 0; i < sheets.size(); ++i) {
@@ -179,13 +179,13 @@ Result<void> write_sheet_pdf(const Project& project, const Derived& derived, con
     pdf.setPageLayout(QPageLayout(QPageSize(page, QPageSize::Millimeter, {}, QPageSize::ExactMatch),
                                   QPageLayout::Portrait, {}, QPageLayout::Millimeter));
     if (i == 0) {
-      if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, "the pages cannot be made", path.toStdString());
+      if (!p.begin(&pdf)) return fail(ErrorKind::unreadable, {"pages-not-made"}, path.toStdString());
     } else {
       pdf.newPage();
     }
     paint_sheet_page(p, project, derived, sheet, selection.pass, px_per_mm);
   }
-  if (!p.end()) return fail(ErrorKind::unreadable, "the pages cannot be made", path.toStdString());
+  if (!p.end()) return fail(ErrorKind::unreadable, {"pages-not-made"}, path.toStdString());
   return write_file(path.toStdString(), {buffer.data().constData(), static_cast<std::size_t>(buffer.data().size())});
 }
 

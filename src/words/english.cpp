@@ -10,7 +10,8 @@ namespace dotlane {
 const char* template_of(const std::string& code) {
   static const auto all = [] {
     std::map<std::string_view, const char*> out;
-    for (const auto& table : {findings_in_english(), practice_in_english(), hands_in_english(), making_in_english()}) {
+    for (const auto& table :
+         {findings_in_english(), practice_in_english(), hands_in_english(), making_in_english(), errors_in_english()}) {
       for (const auto& [name, text] : table) out.emplace(name, text);
     }
     return out;

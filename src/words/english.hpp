@@ -24,5 +24,6 @@ struct Template {
 [[nodiscard]] std::span<const Template> practice_in_english();
 [[nodiscard]] std::span<const Template> hands_in_english();
 [[nodiscard]] std::span<const Template> making_in_english();
+[[nodiscard]] std::span<const Template> errors_in_english();
 
 }  // namespace dotlane

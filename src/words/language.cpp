@@ -53,7 +53,8 @@ std::string number_text(double value, int decimals) {
 
 std::vector<std::string> texts_of_core() {
   std::vector<std::string> all;
-  for (const auto& table : {findings_in_english(), practice_in_english(), hands_in_english(), making_in_english()}) {
+  for (const auto& table :
+       {findings_in_english(), practice_in_english(), hands_in_english(), making_in_english(), errors_in_english()}) {
     for (const auto& [code, text] : table) all.emplace_back(text);
   }
   add_kinds(all, shape_kinds());

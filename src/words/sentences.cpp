@@ -136,6 +136,11 @@ std::string sentence(const Finding& finding, LengthUnit unit) {
   return sentence(Said{figures.contains("message") ? "note" : code, std::move(figures)}, unit);
 }
 
+std::string line_of(const Error& error) {
+  const std::string text = sentence(error.said);
+  return error.place.empty() ? text : error.place + ": " + text;
+}
+
 std::string label(const Fix& fix, LengthUnit unit) { return sentence(fix.label, unit); }
 
 }  // namespace dotlane

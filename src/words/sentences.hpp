@@ -3,6 +3,7 @@
 
 #include <string>
 
+#include "core/error.hpp"
 #include "core/project/finding.hpp"
 #include "core/project/project.hpp"
 
@@ -16,6 +17,9 @@ namespace dotlane {
 [[nodiscard]] std::string sentence(const Finding& finding, LengthUnit unit = LengthUnit::mm);
 /// What stands on the button of a fix.
 [[nodiscard]] std::string label(const Fix& fix, LengthUnit unit = LengthUnit::mm);
+
+/// "place: sentence", or the sentence alone: one line for a person.
+[[nodiscard]] std::string line_of(const Error& error);
 
 /// The template of a code, or nothing. See english.hpp for how they are written.
 [[nodiscard]] const char* template_of(const std::string& code);

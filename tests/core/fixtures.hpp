@@ -25,7 +25,7 @@ inline int add_drawing(Project& project, const std::string& body, const std::str
       R"(<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="300mm" viewBox="0 0 300 300" fill="none" stroke="#222222">)" +
           body + "</svg>",
       file);
-  if (!art) FAIL(art.error().line());
+  if (!art) FAIL(line_of(art.error()));
   int id = 0;
   project = add_artwork(std::move(project), *art, file, &id);
   return id;
@@ -48,7 +48,7 @@ inline const std::vector<std::string> kDemos {
 
 inline Project demo(const std::string& name) {
   auto project = project_from_json(*read_file(std::string(DOTLANE_DEMO) + "/" + name + ".dotlane"), name);
-  if (!project) FAIL(project.error().line());
+  if (!project) FAIL(line_of(project.error()));
   return std::move(*project);
 }
 

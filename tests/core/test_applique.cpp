@@ -15,6 +15,7 @@
 #include "core/shape/steps.hpp"
 #include "fixtures.hpp"
 #include "geos_oracle.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -27,7 +28,7 @@ Project with_applique(Project p, int piece, Values values) {
   step.kind = "applique";
   step.values = std::move(values);
   auto next = add_step(std::move(p), piece, step);
-  if (!next) FAIL(next.error().line());
+  if (!next) FAIL(line_of(next.error()));
   return *next;
 }
 

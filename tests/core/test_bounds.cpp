@@ -6,6 +6,7 @@
 #include "chance.hpp"
 #include "core/format/project_json.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -56,7 +57,7 @@ TEST_CASE("what is within bounds reads back, and what is not is refused with its
       CHECK(*again == p);
     } else {
       ++refused;
-      const std::string line = again.error().line();
+      const std::string line = line_of(again.error());
       CHECK(line.find(bound.line == BrokenBound::npos ? "pieces[0].placement: " : "pieces[0].lines[") !=
             std::string::npos);
       CHECK(line.find("bounds.dotlane") == 0);

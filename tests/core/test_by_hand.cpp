@@ -490,7 +490,7 @@ TEST_CASE(
          ++i) {
       if (cutter.state() == Cutter::State::paused) {
         changes += std::exchange(last, cutter.wanted().mat) != cutter.wanted().mat;
-        REQUIRE(cutter.loaded(cutter.wanted().holders).empty());
+        REQUIRE_FALSE(cutter.loaded(cutter.wanted().holders));
       }
       cutter.advance(1e6);
       for (const auto& mark : cutter.take_marks()) marked[mark.mat] += length_of(Polyline{mark.points, false});

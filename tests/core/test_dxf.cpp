@@ -8,6 +8,7 @@
 #include "core/geometry/measure.hpp"
 #include "core/geometry/nurbs.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -29,7 +30,7 @@ std::string dxf(const std::string& entities, const std::string& before = {}, int
 
 Artwork art_of(const std::string& entities, const std::string& before = {}, int units = 4) {
   auto art = read_dxf(dxf(entities, before, units), "test.dxf");
-  if (!art) FAIL(art.error().line());
+  if (!art) FAIL(line_of(art.error()));
   return std::move(*art);
 }
 
@@ -178,9 +179,9 @@ TEST_CASE("what is no outline is reported, what is wrong is told with its line, 
   const auto refused = [](const std::string& bytes) {
     const auto read = read_artwork(bytes, "hurt.dxf");
     REQUIRE_FALSE(read);
-    CHECK(read.error().line().starts_with("hurt.dxf"));
-    CHECK(read.error().line().find('\n') == std::string::npos);
-    return read.error().line();
+    CHECK(line_of(read.error()).starts_with("hurt.dxf"));
+    CHECK(line_of(read.error()).find('\n') == std::string::npos);
+    return line_of(read.error());
   };
   CHECK(refused("0\nSECTION\n2\nENTITIES\nzero\nLINE\n").find(":5:") != std::string::npos);
   CHECK(refused("0\nSECTION\n2").find("cut short") != std::string::npos);
@@ -230,7 +231,7 @@ TEST_CASE("what is no outline is reported, what is wrong is told with its line, 
     }
     const auto read = read_dxf(hurt, "hurt.dxf");
     if (!read) {
-      CHECK(read.error().line().find("hurt.dxf") == 0);
+      CHECK(line_of(read.error()).find("hurt.dxf") == 0);
       continue;
     }
     for (const auto& line : read->lines) {

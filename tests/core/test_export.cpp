@@ -3,6 +3,7 @@
 #include "core/geometry/measure.hpp"
 #include "core/plan/selection.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -11,7 +12,7 @@ namespace {
 
 Artwork read_back(const std::string& svg) {
   const auto art = read_svg(svg, "out.svg");
-  if (!art) FAIL(art.error().line());
+  if (!art) FAIL(line_of(art.error()));
   return *art;
 }
 

@@ -5,6 +5,7 @@
 
 #include "fixtures.hpp"
 #include "ran.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -130,7 +131,7 @@ TEST_CASE("profiles say what is wrong with them") {
     const auto read = gcode_profile_from(text);
     INFO(text);
     REQUIRE_FALSE(read);
-    CHECK(read.error().message.find(what) != std::string::npos);
+    CHECK(sentence(read.error().said).find(what) != std::string::npos);
   }
 }
 
@@ -148,7 +149,7 @@ TEST_CASE("what is no G-code is refused with its line, and nothing crashes") {
     if (read) read = reader.end(out);
     INFO(text);
     REQUIRE_FALSE(read);
-    CHECK(read.error().message.find(what) != std::string::npos);
+    CHECK(sentence(read.error().said).find(what) != std::string::npos);
   }
   const Project p = four_inks();
   const std::string good = gcode_of(compile(derived(p).plan, p.machine)).text;

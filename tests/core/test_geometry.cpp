@@ -6,6 +6,7 @@
 #include "core/geometry/measure.hpp"
 #include "core/geometry/path_data.hpp"
 #include "core/text_scan.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 
@@ -107,7 +108,7 @@ TEST_CASE("path data errors name the place") {
     const auto path = parse_path_data(bad);
     INFO(bad);
     REQUIRE_FALSE(path);
-    CHECK(path.error().message.find("at character") != std::string::npos);
+    CHECK(sentence(path.error().said).find("at character") != std::string::npos);
   }
 }
 

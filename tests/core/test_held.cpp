@@ -7,6 +7,7 @@
 #include "core/project/history.hpp"
 #include "core/shape/clip.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -26,7 +27,7 @@ Hold hold_of(Axis axis, double own, Anchor to) { return {axis, own, {std::move(t
 
 Project held(const Project& p, int piece, const Hold& hold) {
   auto out = hold_piece(p, drawn(p), piece, hold);
-  if (!out) FAIL(out.error().line());
+  if (!out) FAIL(line_of(out.error()));
   return *out;
 }
 
@@ -181,13 +182,13 @@ TEST_CASE("what would follow itself is refused, by whatever way, with the reason
   p = held(p, c, hold_of(Axis::y, 0, {b, "", 0}));
   const auto itself = hold_piece(p, drawn(p), a, hold_of(Axis::x, 0, {a, "", 1}));
   REQUIRE_FALSE(itself);
-  CHECK(itself.error().message == "\"Anchor\" cannot be held to itself");
+  CHECK(sentence(itself.error().said) == "\"Anchor\" cannot be held to itself");
   const auto two = hold_piece(p, drawn(p), a, hold_of(Axis::y, 0, {b, "", 0}));
   REQUIRE_FALSE(two);
-  CHECK(two.error().message == "\"Anchor\" cannot be held to \"Buoy\": that follows \"Anchor\" itself");
+  CHECK(sentence(two.error().said) == "\"Anchor\" cannot be held to \"Buoy\": that follows \"Anchor\" itself");
   const auto three = hold_piece(p, drawn(p), a, hold_of(Axis::x, 0, {c, "", 0}));
   REQUIRE_FALSE(three);
-  CHECK(three.error().message ==
+  CHECK(sentence(three.error().said) ==
         "\"Anchor\" cannot be held to \"Chain\": that follows \"Anchor\" itself, by way of \"Buoy\"");
   CHECK_FALSE(hold_piece(p, drawn(p), a, hold_of(Axis::x, 0, {99, "", 0})));
   // Turned round on the same axis it is no ring.
@@ -278,7 +279,7 @@ TEST_CASE("what is fitted inside a blank is as large as its margin allows, and f
     p = *add_shape(std::move(p), "blank", blank, &disc);
     const int art = add_box(p, "Art", Box::of(200, 20, w, h));
     auto next = fit_piece(p, drawn(p), art, disc, margin);
-    if (!next) FAIL(next.error().line());
+    if (!next) FAIL(line_of(next.error()));
     return after(p, *next);
   };
   // A rectangle in a circle: its diagonal is the diameter.

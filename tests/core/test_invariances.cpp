@@ -7,6 +7,7 @@
 #include "core/project/arrange.hpp"
 #include "core/shape/recipe_edit.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -66,7 +67,7 @@ Marked marked(const Job& job) {
     cutter.advance(1e6);
     for (auto& m : cutter.take_marks()) out[{m.tool, m.mat}].insert(upright(on_grid(m.points)));
     if (cutter.state() != Cutter::State::paused) break;
-    REQUIRE(cutter.loaded(cutter.wanted().holders).empty());
+    REQUIRE_FALSE(cutter.loaded(cutter.wanted().holders));
   }
   CHECK(cutter.state() == Cutter::State::finished);
   return out;
@@ -283,7 +284,7 @@ TEST_CASE("after every edit the saved project loads equal and says the same") {
       p = edit(p, p.pieces[static_cast<std::size_t>(piece++) % p.pieces.size()]->id);
       const std::string bytes = to_json(p);
       const auto again = project_from_json(bytes, "again");
-      if (!again) FAIL(again.error().line());
+      if (!again) FAIL(line_of(again.error()));
       CHECK(*again == p);
       CHECK(to_json(*again) == bytes);
       const Derived a = derived(p), b = derived(*again);

@@ -5,6 +5,7 @@
 #include <fstream>
 
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -91,8 +92,8 @@ TEST_CASE("damage in the middle is named with its line, and so are files that ar
   std::ofstream(path) << journal_text(kHead) << "not json\n" << journal_text(JournalLine{});
   const auto damaged = read_journal(path);
   REQUIRE_FALSE(damaged);
-  CHECK(damaged.error().line().find("line 2") != std::string::npos);
-  CHECK(damaged.error().line().find(path) == 0);
+  CHECK(line_of(damaged.error()).find(":2: ") != std::string::npos);
+  CHECK(line_of(damaged.error()).find(path) == 0);
   std::ofstream(path) << "{}\n";
   CHECK_FALSE(read_journal(path));
   std::ofstream(path) << "";
@@ -102,7 +103,7 @@ TEST_CASE("damage in the middle is named with its line, and so are files that ar
   REQUIRE(file.open(path));
   const auto again = other.open(path);
   REQUIRE_FALSE(again);
-  CHECK(again.error().message.find("under way") != std::string::npos);
+  CHECK(sentence(again.error().said).find("under way") != std::string::npos);
 }
 
 TEST_CASE("a disk that is full leaves the journal as it was") {

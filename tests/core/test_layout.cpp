@@ -10,6 +10,7 @@
 #include "core/job/hpgl.hpp"
 #include "fixtures.hpp"
 #include "random_projects.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -419,8 +420,8 @@ TEST_CASE("a file of version 1 opens as it looked: its sheets are windows at the
   newer.replace(newer.find("\"version\": 2"), 12, "\"version\": 3");
   const auto refused = project_from_json(newer, "newer.dotlane");
   REQUIRE_FALSE(refused);
-  CHECK(refused.error().line().find("version 3") != std::string::npos);
-  CHECK(refused.error().line().find("up to 2") != std::string::npos);
+  CHECK(line_of(refused.error()).find("version 3") != std::string::npos);
+  CHECK(line_of(refused.error()).find("up to 2") != std::string::npos);
 }
 
 TEST_CASE("shelf, scraps, copies and places are saved, what cannot be is refused with its place") {
@@ -443,7 +444,7 @@ TEST_CASE("shelf, scraps, copies and places are saved, what cannot be is refused
     REQUIRE(text.find(from) != std::string::npos);
     text.replace(text.find(from), from.size(), to);
     const auto bad = project_from_json(text, "spoiled");
-    return bad ? std::string("read") : bad.error().line();
+    return bad ? std::string("read") : line_of(bad.error());
   };
   CHECK(spoiled("\"copies\": 6", "\"copies\": 0").find("parts[0].copies") != std::string::npos);
   CHECK(spoiled("\"copy\": 4", "\"copy\": 4000").find("parts[0].places[0].copy") != std::string::npos);

@@ -8,6 +8,7 @@
 #include "core/text/typefaces.hpp"
 #include "fixtures.hpp"
 #include "geos_oracle.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -29,7 +30,7 @@ Box box_of(const Lettering& lettering) {
 Project lettered(const Values& values, bool join, int* id = nullptr) {
   int made = 0;
   auto p = add_shape(new_project("fair"), "lettering", values, &made);
-  if (!p) FAIL(p.error().line());
+  if (!p) FAIL(line_of(p.error()));
   if (join) {
     Step step;
     step.kind = "join";
@@ -350,7 +351,7 @@ TEST_CASE("closing up finds one spacing where one does, keeps a finished width, 
   // A quotation mark hangs over a full stop: no shift along the line makes them touch.
   const auto hopeless = closed_up(words(".'", {{"font", Text("Bebas Neue Bold")}}), limits);
   REQUIRE_FALSE(hopeless);
-  CHECK(hopeless.error().message.find("\u201c.\u201d and \u201c'\u201d") != Text::npos);
+  CHECK(sentence(hopeless.error().said).find("\u201c.\u201d + \u201c'\u201d") != Text::npos);
   CHECK_FALSE(closed_up(words("ab", {{"font", Text("Hershey Plain")}}), limits));
 }
 

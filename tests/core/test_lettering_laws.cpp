@@ -6,6 +6,7 @@
 #include "core/text/typefaces.hpp"
 #include "core/text/unicode.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -190,7 +191,7 @@ TEST_CASE("closing up makes one piece of any word that it promises to, and loses
       const auto closed = closed_up(values, limits);
       INFO(word << " in " << face);
       if (!closed) {
-        CHECK(closed.error().message.find("nudge") != Text::npos);
+        CHECK(sentence(closed.error().said).find("nudge") != Text::npos);
         continue;
       }
       ++closed_ones;

@@ -164,7 +164,7 @@ TEST_CASE("the index stays true: changed, deleted, unreadable, on a drive that i
   CHECK(looked->unread == 1);
   const auto broken = *index->find(query_from("b"));
   REQUIRE(broken.size() == 1);
-  CHECK_FALSE(broken.front().trouble.empty());
+  CHECK(broken.front().trouble);
   // What is only known to be there is found by its file's name, then read.
   REQUIRE(save_project(new_project("Noted"), scratch.file("n.dotlane")));
   REQUIRE(index->note(scratch.file("n.dotlane")));

@@ -12,6 +12,7 @@
 #include "core/geometry/parallel.hpp"
 #include "core/geometry/path_data.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -23,7 +24,7 @@ Project with_step(const std::string& body, const char* kind, const Values& value
   step.kind = kind;
   step.values = values;
   auto p = add_step(project_of(body), 1, step);
-  if (!p) FAIL(p.error().line());
+  if (!p) FAIL(line_of(p.error()));
   return *p;
 }
 

@@ -15,6 +15,7 @@
 #include "fixtures.hpp"
 #include "ran.hpp"
 #include "scratch.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -202,7 +203,7 @@ TEST_CASE("files of every older version are brought up to date, with what is in 
   }
   const auto refused = Logbook::open(folder.file());
   REQUIRE_FALSE(refused);
-  CHECK_THAT(refused.error().line(), Catch::Contains("newer version") && Catch::Contains("logbook.sqlite"));
+  CHECK_THAT(line_of(refused.error()), Catch::Contains("newer version") && Catch::Contains("logbook.sqlite"));
 }
 
 TEST_CASE("two windows write into one file, and both have all of it") {
@@ -258,18 +259,18 @@ TEST_CASE("JSON lines and CSV bring back exactly what went out") {
   for (int n = 1; n <= 25; ++n) REQUIRE(book.keep(a_run(n), "{\"n\": " + std::to_string(n % 3) + "}"));
   auto all = book.runs().value();
   Logbook other = Logbook::open(folder.file("other.sqlite")).value();
-  CHECK(import_json(other, export_json(book).value()).value().runs == 25);
+  CHECK(import_json(other, export_json(book).value(), "runs.jsonl").value().runs == 25);
   auto back = other.runs().value();
   for (auto& r : all) r.id = 0;
   for (auto& r : back) r.id = 0;
   CHECK(back == all);
   CHECK(export_json(other).value() == export_json(book).value());
-  const auto rows = from_csv(to_csv(all));
+  const auto rows = from_csv(to_csv(all), "runs.csv");
   REQUIRE(rows);
   CHECK(*rows == all);
   CHECK(to_csv(*rows) == to_csv(all));
   // A second time changes nothing.
-  CHECK(import_json(other, export_json(book).value()).value().runs == 25);
+  CHECK(import_json(other, export_json(book).value(), "runs.jsonl").value().runs == 25);
   CHECK(other.count().value() == 25);
 }
 
@@ -278,27 +279,27 @@ TEST_CASE("what is no log is refused with its line, and what stood before is kep
   Logbook book = Logbook::open(folder.file()).value();
   const std::string good = json_line(a_run(1)) + "\n";
   for (const auto& [bad, says] : std::initializer_list<std::pair<std::string, std::string>>{
-           {"not json\n", "line 2"},
+           {"not json\n", "runs.jsonl:2: "},
            {"[1]\n", "object"},
            {"{\"job\":\"x\",\"outcome\":\"splendid\"}\n", "no outcome"},
-           {"{\"job\":\"x\",\"outcome\":\"done\",\"parts\":\"two\"}\n", "parts is a number"},
+           {"{\"job\":\"x\",\"outcome\":\"done\",\"parts\":\"two\"}\n", "\"parts\" is a number"},
            {"{\"job\":\"x\",\"outcome\":\"done\",\"passes\":[{\"role\":\"juggle\"}]}\n", "no role"}}) {
     INFO(bad);
-    const auto done = import_json(book, good + bad);
+    const auto done = import_json(book, good + bad, "runs.jsonl");
     REQUIRE_FALSE(done);
-    CHECK_THAT(done.error().line(), Catch::Contains(says));
+    CHECK_THAT(line_of(done.error()), Catch::Contains(says));
     CHECK(book.count().value() == 1);
   }
   for (const auto& [bad, says] : std::initializer_list<std::pair<std::string, std::string>>{
-           {"\"row\",\"job\"\r\n\"pass\",\"x\"\r\n", "row 2"},
+           {"\"row\",\"job\"\r\n\"pass\",\"x\"\r\n", "runs.csv:2: "},
            {"\"row\",\"job\"\r\n\"run\",\"never ends", "never ends"},
            {"\"row\",\"job\"\r\n\"run\",\"x\",\"more\"\r\n", "more cells"}}) {
     INFO(bad);
-    const auto rows = from_csv(bad);
+    const auto rows = from_csv(bad, "runs.csv");
     REQUIRE_FALSE(rows);
-    CHECK_THAT(rows.error().line(), Catch::Contains(says));
+    CHECK_THAT(line_of(rows.error()), Catch::Contains(says));
   }
-  CHECK(from_csv("").value().empty());
+  CHECK(from_csv("", "runs.csv").value().empty());
 }
 
 TEST_CASE("a run is logged from its journal: passes with their seconds, pauses with what hands took") {

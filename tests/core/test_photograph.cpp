@@ -7,6 +7,7 @@
 #include "core/layout/nest.hpp"
 #include "core/layout/shelf.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -121,7 +122,7 @@ TEST_CASE("outlines are typed, read back as typed, and refused with the reason")
     INFO(bad);
     const auto refused = outline_from(bad);
     REQUIRE_FALSE(refused);
-    CHECK(refused.error().message.find("0,0 120,0") != std::string::npos);
+    CHECK(sentence(refused.error().said).find("0,0 120,0") != std::string::npos);
   }
 }
 

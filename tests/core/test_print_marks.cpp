@@ -62,12 +62,12 @@ std::pair<RunRecord, std::string> ran(const Project& p, const Derived& d, const 
   for (int i = 0; i < 10'000; ++i) {
     cutter.advance(1e6);
     if (cutter.state() != Cutter::State::paused) break;
-    CHECK(cutter.loaded(cutter.wanted().holders).empty());
+    CHECK_FALSE(cutter.loaded(cutter.wanted().holders));
   }
   record.marks = cutter.take_marks(), record.registrations = cutter.take_registrations();
   record.seconds = cutter.seconds();
   if (cutter.state() == Cutter::State::finished) record.outcome = Outcome::done;
-  return {record, cutter.problem()};
+  return {record, sentence(cutter.problem())};
 }
 
 }  // namespace

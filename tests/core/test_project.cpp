@@ -11,6 +11,7 @@
 #include "core/geometry/measure.hpp"
 #include "core/project/history.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -137,7 +138,7 @@ TEST_CASE("fields of a newer program survive load and save") {
   insert("\"aspect_locked\"", "\"recipe\": [{\"step\": \"from the future\"}], ");
   insert("\"border_mm\"", "\"laser\": true, ");
   const auto project = project_from_json(text, "newer.dotlane");
-  if (!project) FAIL(project.error().line());
+  if (!project) FAIL(line_of(project.error()));
   const std::string saved = to_json(*project);
   for (const char* kept : {"\"lantern\"", "\"glow\": 0.5", "from the future", "\"laser\": true"}) {
     INFO(kept);
@@ -151,7 +152,7 @@ TEST_CASE("a wrong field is named with its place") {
   text.replace(text.find("\"role\": \"cut\""), 13, "\"role\": \"saw\"");
   const auto project = project_from_json(text, "wrong.dotlane");
   REQUIRE_FALSE(project);
-  CHECK(project.error().line().find("wrong.dotlane: pieces[0].lines[0].role:") == 0);
+  CHECK(line_of(project.error()).find("wrong.dotlane: pieces[0].lines[0].role:") == 0);
 }
 
 TEST_CASE("a save that fails leaves the old file and no litter") {

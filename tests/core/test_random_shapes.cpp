@@ -9,6 +9,7 @@
 #include "core/shape/steps.hpp"
 #include "fixtures.hpp"
 #include "geos_oracle.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -221,7 +222,7 @@ TEST_CASE("random recipes never fail, are the same from a warm cache, and surviv
       for (const auto& line : fresh.pieces[i]->piece->lines) CHECK(ids.insert(line.id).second);
     }
     const auto read = project_from_json(to_json(p), "random");
-    if (!read) FAIL(read.error().line());
+    if (!read) FAIL(line_of(read.error()));
     CHECK(*read == p);
     CHECK(to_json(*read) == to_json(p));
     // The whole road takes it.

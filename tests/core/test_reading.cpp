@@ -8,6 +8,7 @@
 #include "core/format/project_json.hpp"
 #include "core/job/hpgl.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -66,7 +67,7 @@ TEST_CASE("fields that nobody knows are written back from every place in the fil
   sprinkle(json, "", places);
   REQUIRE(places.size() > 100);
   const auto project = read(json);
-  if (!project) FAIL(project.error().line());
+  if (!project) FAIL(line_of(project.error()));
   const Json back = Json::parse(to_json(*project));
   for (const auto& place : places) {
     INFO(place);
@@ -144,9 +145,9 @@ TEST_CASE("numbers beyond what can be made are refused, with their place") {
     }
     const auto project = read(json);
     REQUIRE_FALSE(project);
-    CHECK(project.error().line().find("hurt.dotlane") == 0);
-    INFO(project.error().line());
-    CHECK(project.error().line().find(c.said) != std::string::npos);
+    CHECK(line_of(project.error()).find("hurt.dotlane") == 0);
+    INFO(line_of(project.error()));
+    CHECK(line_of(project.error()).find(c.said) != std::string::npos);
   }
 }
 
@@ -261,14 +262,14 @@ TEST_CASE("structurally damaged projects are read, planned and saved again, or r
       const auto project = read(json);
       if (!project) {
         ++refused;
-        CHECK(project.error().line().find("hurt.dotlane") == 0);
-        CHECK(project.error().line().find('\n') == std::string::npos);
+        CHECK(line_of(project.error()).find("hurt.dotlane") == 0);
+        CHECK(line_of(project.error()).find('\n') == std::string::npos);
         continue;
       }
       ++read_well;
       const std::string bytes = to_json(*project);
       const auto again = project_from_json(bytes, "again");
-      if (!again) FAIL(again.error().line());
+      if (!again) FAIL(line_of(again.error()));
       CHECK(*again == *project);
       CHECK(to_json(*again) == bytes);
       if (round % 5 != 0) continue;  // the rest of the road takes its time
@@ -302,7 +303,7 @@ TEST_CASE("damaged bytes are refused with a place, and never crash") {
     }
     const auto project = project_from_json(bytes, "bytes.dotlane");
     if (!project) {
-      CHECK(project.error().line().find("bytes.dotlane") == 0);
+      CHECK(line_of(project.error()).find("bytes.dotlane") == 0);
     } else {
       CHECK(project_from_json(to_json(*project), "again").has_value());
     }

@@ -4,13 +4,14 @@
 #include "core/project/history.hpp"
 #include "core/project/kinds.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
 
 Project with_step(Project p, int piece, const std::string& kind, Values values = {}) {
   auto next = add_step(std::move(p), piece, Step{0, kind, true, std::move(values), {}, {}});
-  if (!next) FAIL(next.error().line());
+  if (!next) FAIL(line_of(next.error()));
   return *next;
 }
 
@@ -53,7 +54,7 @@ TEST_CASE("every kind of step runs on its standard values and says what it did")
     CHECK_FALSE(lines_of(d, 1).empty());
     // Saved and opened again, it is the same project and comes to the same.
     const auto again = project_from_json(to_json(p), "again");
-    if (!again) FAIL(again.error().line());
+    if (!again) FAIL(line_of(again.error()));
     CHECK(*again == p);
     // Switched off, it is as if it were not there.
     const Drawing off = drawn(switch_step(p, 1, 1, false));
@@ -151,7 +152,7 @@ TEST_CASE("a piece shapes another, follows it, and cannot be shaped by it in tur
   CHECK(area_of_piece(move_pieces(p, {1, 2}, {7, 3}), 1) == Approx(1200));
   const auto circular = add_step(p, 2, Step{0, "join", true, {{"with", std::vector<double>{1}}}, {}, {}});
   REQUIRE_FALSE(circular);
-  CHECK(circular.error().message.find("already shapes") != std::string::npos);
+  CHECK(sentence(circular.error().said).find("already shapes") != std::string::npos);
   REQUIRE_FALSE(add_step(p, 1, Step{0, "join", true, {{"with", std::vector<double>{1}}}, {}, {}}));
   // A file may hold a circle all the same: it opens, and the step that closes the circle says why it does nothing.
   for (auto& piece : p.pieces) {
@@ -506,7 +507,7 @@ TEST_CASE("bad values of steps are refused with what is expected") {
   const Project p = two_squares();
   auto message = [&](const std::string& kind, const Values& values) {
     const auto r = add_step(p, 1, Step{0, kind, true, values, {}, {}});
-    return r ? std::string() : r.error().line();
+    return r ? std::string() : line_of(r.error());
   };
   CHECK(message("offset", {{"by", -3.0}}).find("a number from 0 to 1000") != std::string::npos);
   CHECK(message("offset", {{"corners", std::string("soft")}}).find("round, mitre, bevel") != std::string::npos);
@@ -518,14 +519,14 @@ TEST_CASE("bad values of steps are refused with what is expected") {
   text.replace(text.find("\"by\": 3.0"), 9, "\"by\": \"x\"");
   const auto bad = project_from_json(text, "p.dotlane");
   REQUIRE_FALSE(bad);
-  CHECK(bad.error().line().find("pieces[1].recipe[0].values.by") != std::string::npos);
+  CHECK(line_of(bad.error()).find("pieces[1].recipe[0].values.by") != std::string::npos);
 }
 
 TEST_CASE("a step of a newer version is kept and passed over") {
   std::string text = to_json(with_step(two_squares(), 1, "offset"));
   text.replace(text.find("\"offset\""), 8, "\"emboss\"");
   const auto p = project_from_json(text, "newer.dotlane");
-  if (!p) FAIL(p.error().line());
+  if (!p) FAIL(line_of(p.error()));
   const Drawing d = drawn(*p);
   CHECK(sentence(last_outcome(d, 1).trouble).find("emboss") != std::string::npos);
   CHECK(bounds_of_piece(*p, 1).width() == Approx(40));

@@ -10,6 +10,7 @@
 #include "core/shape/steps.hpp"
 #include "fixtures.hpp"
 #include "geos_oracle.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -85,7 +86,7 @@ Project repeated(const Text& body, Values values) {
   step.kind = "repeat";
   step.values = std::move(values);
   auto p = add_step(project_of(body), 1, step);
-  if (!p) FAIL(p.error().line());
+  if (!p) FAIL(line_of(p.error()));
   return *p;
 }
 const Text kSquare = R"(<rect id="a" x="20" y="30" width="10" height="10"/>)";

@@ -12,6 +12,7 @@
 #include "core/shape/source.hpp"
 #include "core/shape/trace.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -66,7 +67,7 @@ TEST_CASE("every ready shape is closed where it is cut, inside its size, and sav
     const auto p = add_shape(new_project("x"), kind.kind, {}, &id);
     REQUIRE(p);
     const auto again = project_from_json(to_json(*p), "again");
-    if (!again) FAIL(again.error().line());
+    if (!again) FAIL(line_of(again.error()));
     CHECK(*again == *p);
     // On the mat, with a tool for each line that is run.
     const Drawing d = drawn(*p);

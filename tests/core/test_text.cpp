@@ -10,6 +10,7 @@
 #include "core/text/typefaces.hpp"
 #include "core/text/unicode.hpp"
 #include "fixtures.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -23,7 +24,7 @@ std::string bytes_of(const std::string& file) {
 
 std::shared_ptr<const Face> face_of(const std::string& name) {
   const auto face = find_face(name);
-  if (!face) FAIL(face.error().line());
+  if (!face) FAIL(line_of(face.error()));
   return *face;
 }
 
@@ -145,7 +146,7 @@ TEST_CASE("Hershey data are read as their records say, also over several lines")
   for (const char* bad : {"", "12345", "12345 xxJZ", "12345  9JZRF", "12345  2JZ\x01Q"}) {
     const auto broken = open_stroke_face(bad, "test", "test.jhf");
     REQUIRE_FALSE(broken);
-    CHECK(broken.error().line().find("test.jhf") == 0);
+    CHECK(line_of(broken.error()).find("test.jhf") == 0);
   }
 }
 
@@ -189,7 +190,7 @@ TEST_CASE("damaged fonts are refused or read in part, and never hang or crash") 
       std::ofstream(path, std::ios::binary) << bytes;
       const auto face = open_face(path);
       if (!face) {
-        CHECK(face.error().line().find(path) == 0);
+        CHECK(line_of(face.error()).find(path) == 0);
         continue;
       }
       for (const auto& line : shaped_lines(**face, U"Lanterns, AV ffi\n1894", {})) {
@@ -202,7 +203,7 @@ TEST_CASE("damaged fonts are refused or read in part, and never hang or crash") 
   CHECK_FALSE(open_face(typefaces_folder() + "/Comfortaa-LICENSE.txt"));
   const auto missing = find_face("No Such Face At All");
   REQUIRE_FALSE(missing);
-  CHECK(missing.error().line().find("No Such Face At All") != std::string::npos);
+  CHECK(line_of(missing.error()).find("No Such Face At All") != std::string::npos);
 }
 
 TEST_CASE("variable faces follow their axes, and collections hold several") {

@@ -10,6 +10,7 @@
 #include "core/text_scan.hpp"
 #include "fixtures.hpp"
 #include "ran.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -323,7 +324,7 @@ TEST_CASE("what goes wrong on the cutter shows in the outcome") {
   CHECK(with(FaultKind::wrong_tool, 0).record.marked_mm != ran(job).record.marked_mm);
   const Ran jammed = with(FaultKind::jam, 0.5);
   CHECK(jammed.record.outcome == Outcome::failed);
-  CHECK(jammed.record.problem.find("blocked") != std::string::npos);
+  CHECK(sentence(jammed.record.problem).find("blocked") != std::string::npos);
   CHECK(jammed.record.seconds == Approx(seconds / 2).margin(1e-6));
   Physics scatter = physics_of(p, true);
   scatter.landing_mm = 0.2;
@@ -339,5 +340,5 @@ TEST_CASE("faults are read by name and moment") {
   CHECK((by_chance->at_s >= 0 && by_chance->at_s <= 100));
   CHECK(read_fault("jam", 100, 3)->at_s == by_chance->at_s);
   for (const char* bad : {"flood@3", "slip@", "slip@-1", "slip@120%", "slip@x"}) CHECK_FALSE(read_fault(bad, 100, 1));
-  CHECK(read_fault("flood@3", 100, 1).error().message.find("wrong-tool") != std::string::npos);
+  CHECK(sentence(read_fault("flood@3", 100, 1).error().said).find("wrong-tool") != std::string::npos);
 }

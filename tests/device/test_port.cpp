@@ -20,6 +20,7 @@
 #include "device/job_runner.hpp"
 #include "fixtures.hpp"
 #include "waiting.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -198,7 +199,7 @@ TEST_CASE("a whole job over the port: flow control, pauses made by the sender, e
   rig.start();
   wait_for([&] { return !rig.runner->running(); }, 120'000);
   CHECK(rig.runner->record().outcome == Outcome::done);
-  CHECK(rig.runner->record().problem.empty());
+  CHECK(rig.runner->record().problem.code.empty());
   CHECK(rig.pauses == static_cast<int>(rig.d.plan.pauses.size()));
   CHECK(rig.pauses > 0);
   CHECK(rig.far.xoffs > 0);
@@ -226,14 +227,14 @@ TEST_CASE("unplugged again and again, the job goes on at the stroke it had come 
       rig.far.unplug();
       wait_for([&] { return !rig.runner->running(); });
       CHECK(rig.runner->record().outcome == Outcome::failed);
-      CHECK(rig.runner->record().problem.find("unplugged") != std::string::npos);
+      CHECK(sentence(rig.runner->record().problem).find("unplugged") != std::string::npos);
       ++unplugged;
       rig.far.plug_in();
       rig.lay();
       rig.runner->goOn();
     }
     wait_for([&] { return !rig.runner->running(); }, 120'000);
-    INFO(rig.runner->record().problem);
+    INFO(sentence(rig.runner->record().problem));
     REQUIRE(rig.runner->record().outcome == Outcome::done);
     rig.check_once();
   }
@@ -254,7 +255,7 @@ TEST_CASE("a cutter that has lost its place is not guessed at: a person says whe
   rig.runner->goOn();
   wait_for([&] { return !rig.runner->running(); });
   CHECK(rig.runner->unsure());
-  CHECK(rig.runner->record().problem.find("Look at the work") != std::string::npos);
+  CHECK(sentence(rig.runner->record().problem).find("Look at the work") != std::string::npos);
   CHECK(rig.runner->sentTo().instruction >= rig.runner->place().instruction);
   CHECK(rig.runner->sentTo().instruction <= rig.runner->place().instruction + 60);
   rig.runner->goOnAt({half, 0});
@@ -271,7 +272,7 @@ TEST_CASE("ports that are none, or where nobody answers, are said so") {
     runner.start(papers_of(std::make_shared<const Job>(compile(derived(p).plan, p.machine)), {}, {}, {}), {});
     wait_for([&] { return !runner.running(); });
     (void)far;
-    return runner.record().problem;
+    return sentence(runner.record().problem);
   };
   PortSettings settings;
   settings.path = QStringLiteral("/nowhere/port");
@@ -297,7 +298,7 @@ TEST_CASE("two windows never drive one port: the second is told so, the first go
   const Project p = four_inks();
   second.start(papers_of(std::make_shared<const Job>(compile(derived(p).plan, p.machine)), {}, {}, {}), {});
   wait_for([&] { return !second.running(); });
-  CHECK(second.record().problem.find("driven by another") != std::string::npos);
+  CHECK(sentence(second.record().problem).find("driven by another") != std::string::npos);
   wait_for([&] { return !rig.runner->running(); }, 120'000);
   CHECK(rig.runner->record().outcome == Outcome::done);
   rig.check_once();
@@ -315,7 +316,7 @@ TEST_CASE("a stroke may take longer than an answer") {
   JobRunner runner(std::move(owned));
   runner.start(papers_of(job, {}, {}, {}), {});
   wait_for([&] { return !runner.running(); });
-  CHECK(runner.record().problem.empty());
+  CHECK(runner.record().problem.code.empty());
   CHECK(runner.record().outcome == Outcome::done);
 }
 
@@ -335,5 +336,5 @@ TEST_CASE("a file takes the whole job, to the byte, or is as it was") {
   runner.start(papers_of(job, {}, {}, {}), {});
   wait_for([&] { return !runner.running(); });
   CHECK(runner.record().outcome == Outcome::failed);
-  CHECK(runner.record().problem.find("cannot be written") != std::string::npos);
+  CHECK(sentence(runner.record().problem).find("cannot be written") != std::string::npos);
 }

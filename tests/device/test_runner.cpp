@@ -13,6 +13,7 @@
 #include "device/sim_cutter_link.hpp"
 #include "fixtures.hpp"
 #include "waiting.hpp"
+#include "words/sentences.hpp"
 
 using namespace dotlane;
 using namespace dotlane::test;
@@ -94,7 +95,7 @@ TEST_CASE("a run that cannot begin its journal is not begun") {
   r.start();
   r.to_the_end();
   CHECK(r.runner->record().outcome == Outcome::failed);
-  CHECK(r.runner->record().problem.find("journal") != std::string::npos);
+  CHECK(sentence(r.runner->record().problem).find("journal") != std::string::npos);
   CHECK(r.runner->record().marks.empty());
 }
 
@@ -165,7 +166,7 @@ TEST_CASE("a run of a program that has ended is found in its folder and finished
   CHECK(half.missing > 0);
   first.runner.reset();  // as if it had ended
   auto again = run_again(run);
-  if (!again) FAIL(again.error().line());
+  if (!again) FAIL(line_of(again.error()));
   CHECK(again->state.broken_off());
   CHECK(again->project == first.project);
   Runs second(0);
@@ -187,5 +188,5 @@ TEST_CASE("a folder whose project makes another job is refused, and says so") {
   REQUIRE(save_project(other, (r.run + QStringLiteral("/project.dotlane")).toStdString()));
   const auto again = run_again(r.run.toStdString());
   REQUIRE_FALSE(again);
-  CHECK(again.error().line().find("another one than was begun") != std::string::npos);
+  CHECK(line_of(again.error()).find("another one than was begun") != std::string::npos);
 }

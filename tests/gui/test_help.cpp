@@ -70,6 +70,38 @@ TEST_CASE("F1 opens the page for what has the keys, and words find pages") {
   CHECK(text->toPlainText() == "No page has these words.");
 }
 
+TEST_CASE("dialogs have help too, and those that wait for an answer let it be used") {
+  Opened o(demo(QStringLiteral("stall-sign")));
+  const auto ask_in = [](QDialog& dialog) {
+    wait_for([&] { return dialog.isVisible(); });
+    wait_for([&] { return dialog.activateWindow(), QApplication::activeWindow() == &dialog; });
+    QWidget* on = dialog.focusWidget() ? dialog.focusWidget() : &dialog;
+    on->setFocus();
+    QTest::keyClick(on, Qt::Key_F1);
+  };
+  o.run("preferences");
+  auto* preferences = o.find<QDialog>("preferencesWindow");
+  ask_in(*preferences);
+  HelpWindow* help = help_of(o);
+  CHECK(page_of(*help) == "projects");
+  help->close();
+  preferences->close();
+  QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+
+  o.pick("Sign words");
+  o.run("lettering-face", false);
+  auto* chooser = o.find<QDialog>("faceChooser");
+  REQUIRE(chooser->isModal());
+  ask_in(*chooser);
+  help = help_of(o);
+  CHECK(page_of(*help) == "lettering");
+  auto* list = help->findChild<QListWidget*>(QStringLiteral("helpList"));
+  QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(0)).center());
+  CHECK(page_of(*help) == "start");
+  QTest::keyClick(help, Qt::Key_Escape);
+  CHECK(chooser->isVisible());
+}
+
 TEST_CASE("every place for a figure in the help is filled, in each language, and no figure stands there by itself") {
   Opened o;
   for (const char* language : {"en", "de"}) {

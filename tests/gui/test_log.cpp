@@ -123,6 +123,7 @@ TEST_CASE("a run writes itself down, how it came out is one click, and stands in
   REQUIRE(o.window.log().chosen()->photos.size() == 1);
   QImage kept(o.window.log().photoPath(o.window.log().chosen()->photos.front()));
   CHECK(kept.width() == 1600);
+  o.window.log().settle();
   CHECK_FALSE(o.find<QLabel>("runPhoto")->pixmap(Qt::ReturnByValue).isNull());
   CHECK(o.window.findChild<Notice*>()->message().contains(QStringLiteral("card.hpgl")));
   // There is a picture of what came of it.

@@ -12,6 +12,7 @@
 #include "core/format/project_json.hpp"
 #include "core/road.hpp"
 #include "driving.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane::test {
 namespace {
@@ -154,7 +155,7 @@ void check_whole(Opened& o) {
   const Project now = o.project();
   const std::string bytes = to_json(now);
   const auto again = project_from_json(bytes, "monkey.dotlane");
-  if (!again) FAIL(again.error().line());
+  if (!again) FAIL(line_of(again.error()));
   CHECK(*again == now);
   CHECK(to_json(*again) == bytes);
   DrawingCache cache;

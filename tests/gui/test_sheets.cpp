@@ -576,8 +576,10 @@ TEST_CASE("how much to buy off the bolt is asked for by a button, and forgotten 
   wide->editor()->selectAll();
   QTest::keyClicks(wide->editor(), QStringLiteral("300"));
   QTest::keyClick(wide->editor(), Qt::Key_Return);
-  click(o.find<QPushButton>("boltButton"));
-  wait_for([&] { return o.find<QPushButton>("boltButton")->isEnabled(); });
+  auto* button = o.find<QPushButton>("boltButton");
+  click(button);
+  CHECK(button->text() == "Stop packing");
+  wait_for([&] { return button->text() == "How much to buy"; });
   const QString said = text->text().simplified();
   CHECK(said.contains(QStringLiteral("Felt: ")));
   CHECK(said.contains(QStringLiteral("Fusible web for Cotton, rose")));
@@ -588,6 +590,15 @@ TEST_CASE("how much to buy off the bolt is asked for by a button, and forgotten 
   copies->editor()->setFocus();
   copies->editor()->selectAll();
   QTest::keyClicks(copies->editor(), QStringLiteral("6"));
+  CHECK_FALSE(text->isVisible());
+  // What takes long can be given up.
+  type(copies, "499");
+  click(button);
+  CHECK(text->text() == "Packing…");
+  click(button);
+  CHECK(button->text() == "How much to buy");
+  CHECK_FALSE(text->isVisible());
+  o.session().settle();
   CHECK_FALSE(text->isVisible());
 }
 

@@ -13,6 +13,7 @@
 #include "render/guide.hpp"
 #include "render/job_sheet.hpp"
 #include "render/print_sheet.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -105,7 +106,7 @@ void FigureActions::savePages(const QString& title, const QString& ending, const
     self->session_.aside(
         [self, path, nothing, write, derived = self->session_.derivedHandle()]() -> std::function<void()> {
           const Result<int> done = write(derived, path.toStdString());
-          const QString problem = !done ? qs(done.error().line()) : *done == 0 ? nothing : QString();
+          const QString problem = !done ? qs(line_of(done.error())) : *done == 0 ? nothing : QString();
           return [self, path, problem, pages = static_cast<std::size_t>(done.value_or(0))] {
             if (!self) return;
             if (!problem.isEmpty()) return self->notice_.say(problem, true);

@@ -11,6 +11,7 @@
 #include <utility>
 
 #include "app/figure/size_chart.hpp"
+#include "app/help/help_desk.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/number_field.hpp"
@@ -27,6 +28,7 @@ SizeSheet::SizeSheet(Session& session, QWidget* parent)
     : QDialog(parent), session_(session), asked_(session.project()) {
   setWindowTitle(tr("How big may it be?"));
   setObjectName(QStringLiteral("sizeSheet"));
+  set_help(this, "draft");
   setAttribute(Qt::WA_DeleteOnClose);
   setModal(true);
   resize(620, 470);

@@ -36,15 +36,24 @@ void set_help(QWidget* widget, const char* page) { widget->setProperty(kHelpPage
 
 HelpDesk::HelpDesk(MainWindow& window, Actions& actions, Notice& notice)
     : QObject(&window), window_(window), actions_(actions), notice_(notice) {
-  actions.add("help", tr("Help on what has the keys"), QKeySequence::HelpContents,
-              [this] { open(page_here(window_.focusWidget(), window_.stage())); });
+  actions.add("help", tr("Help on what has the keys"), QKeySequence::HelpContents, [this] { open(); });
   actions.add("tour", tr("A tour of the demo, in five steps"), Qt::ALT | Qt::SHIFT | Qt::Key_X,
               [this] { startTour(); });
+  // Windows beside the main one take its keys too; a dialog that waits for an answer would keep them from it.
+  connect(qApp, &QApplication::focusChanged, this, [this](QWidget*, QWidget* now) {
+    QWidget* beside = now ? now->window() : nullptr;
+    if (!beside || beside == &window_ || qobject_cast<HelpWindow*>(beside)) return;
+    QAction* action = actions_.find(QStringLiteral("help"));
+    if (!beside->actions().contains(action)) beside->addAction(action);
+  });
 }
 
-void HelpDesk::open(const QString& page) {
-  auto* help = window_.findChild<HelpWindow*>();
-  if (!help) help = new HelpWindow(actions_, &window_);
+void HelpDesk::open() {
+  const QString page = page_here(QApplication::focusWidget(), window_.stage());
+  // What waits for an answer lets no other window be used but its own.
+  QWidget* over = QApplication::activeModalWidget() ? QApplication::activeModalWidget() : &window_;
+  auto* help = over->findChild<HelpWindow*>(QString(), Qt::FindDirectChildrenOnly);
+  if (!help) help = new HelpWindow(actions_, over);
   help->showPage(page);
   help->show();
   help->raise();
@@ -62,7 +71,7 @@ void HelpDesk::offerTour() {
 void HelpDesk::startTour() {
   window_.afterSaving([this] {
     auto demo = load_project(shipped("demo/lighthouse-card.dotlane"));
-    if (!demo) return notice_.say(qs(demo.error().line()), true);
+    if (!demo) return notice_.say(qs(line_of(demo.error())), true);
     window_.session().openMade(std::move(*demo));
     window_.setStage(Stage::draft);
     const auto named = [this](const char* name) { return window_.findChild<QWidget*>(QString::fromLatin1(name)); };

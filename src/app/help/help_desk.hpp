@@ -23,7 +23,7 @@ class HelpDesk : public QObject {
   void offerTour();
 
  private:
-  void open(const QString& page);
+  void open();
   void startTour();
 
   MainWindow& window_;

@@ -18,8 +18,8 @@
 namespace dotlane {
 namespace {
 
-constexpr const char* kPages[] = {"start",  "draft", "recipe", "lettering", "fills",  "sheets",
-                                  "passes", "run",   "make",   "log",       "checks", "cautions"};
+constexpr const char* kPages[] = {"start", "draft", "recipe", "lettering", "fills",    "sheets",   "passes",
+                                  "run",   "make",  "log",    "checks",    "practice", "projects", "cautions"};
 
 QString page_text(const std::string& id) {
   for (const std::string& folder : {language().code, std::string("en")}) {

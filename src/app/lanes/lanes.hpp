@@ -91,6 +91,7 @@ class Lanes : public QAbstractScrollArea {
   void paintBlocks(QPainter& p);
   void paintNames(QPainter& p);
   void paintHands(QPainter& p);
+  void paintRing(QPainter& p);  ///< that it has the keys
 
   Session& session_;
   std::vector<int> lane_of_;                       // for each pass

@@ -55,10 +55,13 @@ void Lanes::paintEvent(QPaintEvent*) {
                project.pieces.empty()
                    ? tr("The passes appear here, along time, as soon as lines have roles.")
                    : tr("No line has a role that a tool carries out. Select lines and give them one."));
-    return;
+    return paintRing(p);
   }
   paintHead(p);
-  if (viewport()->height() < kTop + 10) return paintFolded(p);
+  if (viewport()->height() < kTop + 10) {
+    paintFolded(p);
+    return paintRing(p);
+  }
   p.save();
   p.setClipRect(QRectF(kLeft - 8, 0, viewport()->width(), viewport()->height()));
   paintAxis(p);
@@ -70,12 +73,15 @@ void Lanes::paintEvent(QPaintEvent*) {
   paintBlocks(p);
   p.restore();
   paintHands(p);
-  if (hasFocus()) {
-    p.setRenderHint(QPainter::Antialiasing, false);
-    p.setPen(QPen(t.accent, 2));
-    p.setBrush(Qt::NoBrush);
-    p.drawRect(viewport()->rect().adjusted(1, 1, -1, -1));
-  }
+  paintRing(p);
+}
+
+void Lanes::paintRing(QPainter& p) {
+  if (!hasFocus()) return;
+  p.setRenderHint(QPainter::Antialiasing, false);
+  p.setPen(QPen(theme().accent, 2));
+  p.setBrush(Qt::NoBrush);
+  p.drawRect(viewport()->rect().adjusted(1, 1, -1, -1));
 }
 
 void Lanes::paintHead(QPainter& p) {

@@ -13,6 +13,7 @@
 #include <numbers>
 #include <optional>
 
+#include "app/help/help_desk.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -132,6 +133,7 @@ class Rows : public QStyledItemDelegate {
 FaceChooser::FaceChooser(Session& session, const QString& words, const QString& now, QWidget* parent)
     : QDialog(parent), now_(now) {
   setObjectName(QStringLiteral("faceChooser"));
+  set_help(this, "lettering");
   setWindowTitle(tr("Typeface"));
   resize(600, 560);
   const auto kept = QSettings().value(QString::fromLatin1(kFavourites)).toStringList();

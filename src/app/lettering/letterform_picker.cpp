@@ -10,6 +10,7 @@
 #include <numeric>
 #include <set>
 
+#include "app/help/help_desk.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -114,6 +115,7 @@ std::vector<PickerForm> picker_forms(const Face& face) {
 LetterformPicker::LetterformPicker(Session& session, Typing& typing, QWidget* parent)
     : QDialog(parent), session_(session), typing_(typing) {
   setObjectName(QStringLiteral("letterformPicker"));
+  set_help(this, "lettering");
   setWindowTitle(tr("Letterforms"));
   resize(620, 520);
   auto* column = new QVBoxLayout(this);

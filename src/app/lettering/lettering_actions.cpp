@@ -6,6 +6,7 @@
 #include "core/project/kinds.hpp"
 #include "core/shape/letter_fit.hpp"
 #include "core/shape/recipe_edit.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 
@@ -14,7 +15,7 @@ LetteringActions::LetteringActions(Session& session, Typing& typing, Actions& ac
   actions_.add("lettering-new", tr("New lettering"), Qt::CTRL | Qt::ALT | Qt::Key_L, [this] {
     int id = 0;
     auto next = add_shape(session_.project(), "lettering", {}, &id);
-    if (!next) return notice_.say(qs(next.error().line()), true);
+    if (!next) return notice_.say(qs(line_of(next.error())), true);
     // Letters that overlap are meant as one piece.
     Step join;
     join.kind = "join";
@@ -91,7 +92,7 @@ void LetteringActions::closeUp() {
       notice_.hide();
       const Piece* now = find_piece(session_.project(), id);
       if (!now || now->source.values != values) return;  // typed on meanwhile
-      if (!*closed) return notice_.say(qs(closed->error().message), true);
+      if (!*closed) return notice_.say(qs(sentence(closed->error().said)), true);
       Project next = set_source_values(session_.project(), id, **closed);
       if (!joined) {
         Step join;

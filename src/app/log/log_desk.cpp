@@ -12,6 +12,7 @@
 #include "core/format/project_json.hpp"
 #include "core/road.hpp"
 #include "render/sheet_export.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -35,7 +36,7 @@ void LogDesk::openBook(const std::string& path) {
     QString message;
     auto opened = Logbook::open(path);
     if (!opened && opened.error().kind == ErrorKind::malformed) {
-      const QString why = qs(opened.error().line());
+      const QString why = qs(line_of(opened.error()));
       const auto mended = mend_logbook(path, copies, today);
       if (mended) {
         opened = Logbook::open(path);
@@ -49,7 +50,7 @@ void LogDesk::openBook(const std::string& path) {
       *book = std::move(*opened);
       (void)(*book)->back_up(copies, today);
     } else if (message.isEmpty()) {
-      message = tr("Nothing is logged: %1").arg(qs(opened.error().line()));
+      message = tr("Nothing is logged: %1").arg(qs(line_of(opened.error())));
     }
     if (message.isEmpty()) return {};
     return [this, message] { emit said(message, true); };
@@ -70,7 +71,7 @@ void LogDesk::keep(std::function<LoggedRun()> run, std::shared_ptr<const std::st
     const auto id = book.keep(run(), *project, picture());
     const auto kept = id ? book.run(*id) : tl::unexpected<Error>(id.error());
     return [this, kept, then] {
-      if (!kept) return emit said(tr("The run is not logged: %1").arg(qs(kept.error().line())), true);
+      if (!kept) return emit said(tr("The run is not logged: %1").arg(qs(line_of(kept.error()))), true);
       pictures_.remove(kept->id), asked_.remove(kept->id);
       if (then) then(*kept);
       read();
@@ -79,7 +80,7 @@ void LogDesk::keep(std::function<LoggedRun()> run, std::shared_ptr<const std::st
 }
 
 bool LogDesk::written(const Result<void>& done) {
-  if (!done) emit said(tr("What you said of the run is not kept: %1").arg(qs(done.error().line())), true);
+  if (!done) emit said(tr("What you said of the run is not kept: %1").arg(qs(line_of(done.error()))), true);
   return done.has_value();
 }
 
@@ -119,6 +120,14 @@ void LogDesk::note(std::int64_t run, const QString& note) {
 
 QString LogDesk::photoPath(const std::string& name) const { return qs(folder_ + "/photos/" + name); }
 
+void LogDesk::photo(const std::string& name, int longest, std::function<void(QImage)> then) {
+  aside([path = photoPath(name), longest, then = std::move(then)](Logbook&) -> std::function<void()> {
+    QImageReader reader(path);
+    reader.setScaledSize(reader.size().scaled(longest, longest, Qt::KeepAspectRatio));
+    return [image = reader.read(), then] { then(image); };
+  });
+}
+
 void LogDesk::addPhotos(std::int64_t run, const QStringList& files) {
   aside([this, run, files, folder = qs(folder_ + "/photos")](Logbook& book) -> std::function<void()> {
     constexpr int kLongest = 1600, kQuality = 85;  // px; percent
@@ -139,7 +148,7 @@ void LogDesk::addPhotos(std::int64_t run, const QStringList& files) {
       const QString name = QStringLiteral("%1-%2.jpg").arg(qs(entry->job)).arg(++n);
       if (image.save(folder + QLatin1Char('/') + name, "JPG", kQuality)) {
         const auto kept = book.add_photo(run, name.toStdString());
-        if (!kept) trouble << qs(kept.error().line());
+        if (!kept) trouble << qs(line_of(kept.error()));
       } else {
         trouble << tr("%1 could not be kept: %2 cannot be written").arg(QFileInfo(file).fileName(), folder);
       }
@@ -236,7 +245,7 @@ void LogDesk::projectOf(std::int64_t run, std::function<void(std::string)> then)
   aside([this, run, then = std::move(then)](Logbook& book) -> std::function<void()> {
     const auto text = book.project_of(run);
     return [this, text, then] {
-      if (!text) return emit said(qs(text.error().line()), true);
+      if (!text) return emit said(qs(line_of(text.error())), true);
       then(*text);
     };
   });
@@ -316,7 +325,7 @@ void LogDesk::putInNew(const std::string& tool) {
   aside([this, tool, now](Logbook& book) -> std::function<void()> {
     const auto done = book.changed(tool, now);
     return [this, done] {
-      if (!done) return emit said(qs(done.error().line()), true);
+      if (!done) return emit said(qs(line_of(done.error())), true);
       emit changed();
     };
   });

@@ -36,6 +36,8 @@ class LogDesk : public QObject {
   /// Photographs of what came out: shrunk copies beside the logbook.
   void addPhotos(std::int64_t run, const QStringList& files);
   [[nodiscard]] QString photoPath(const std::string& name) const;
+  /// One of them, no longer than so many px; `then` hears it, null where it is not there any more.
+  void photo(const std::string& name, int longest, std::function<void(QImage)> then);
 
   [[nodiscard]] const RunFilter& filter() const { return filter_; }
   void setFilter(const RunFilter& filter);

@@ -2,8 +2,8 @@
 
 #include <QDateTime>
 #include <QFormLayout>
-#include <QImageReader>
 #include <QLocale>
+#include <QPointer>
 #include <QPushButton>
 
 #include "app/log/came_out.hpp"
@@ -87,14 +87,14 @@ void LogPanel::showRun(const LoggedRun& run) {
     shown->setObjectName(QStringLiteral("runPhoto"));
     shown->setAccessibleName(tr("A photograph of what came out"));
     constexpr int kWide = 240;
-    QImageReader reader(desk_.photoPath(photo));
-    reader.setScaledSize(reader.size().scaled(kWide, kWide, Qt::KeepAspectRatio));
-    const QImage image = reader.read();
-    if (image.isNull()) {
-      shown->setText(tr("%1 is not there any more").arg(qs(photo)));
-    } else {
-      shown->setPixmap(QPixmap::fromImage(image));
-    }
+    desk_.photo(photo, kWide, [label = QPointer<QLabel>(shown), photo](const QImage& image) {
+      if (!label) return;
+      if (image.isNull()) {
+        label->setText(tr("%1 is not there any more").arg(qs(photo)));
+      } else {
+        label->setPixmap(QPixmap::fromImage(image));
+      }
+    });
     contents_->addWidget(shown);
   }
   contents_->addWidget(make_label(tr("What was set"), "heading", body()));

@@ -5,6 +5,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "app/help/help_desk.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/number_field.hpp"
@@ -16,6 +17,7 @@ namespace dotlane {
 CalibrateWindow::CalibrateWindow(Session& session, QWidget* parent) : QDialog(parent), session_(session) {
   setWindowTitle(tr("Calibration sheets"));
   setObjectName(QStringLiteral("calibrateWindow"));
+  set_help(this, "practice");
   setAttribute(Qt::WA_DeleteOnClose);
   setModal(true);
   resize(760, 560);
@@ -213,7 +215,7 @@ void CalibrateWindow::showFields() {
   picture_->setPlace({});
   if (!of) {
     now_->clear();
-    return say(qs(of.error().message), true);
+    return say(qs(sentence(of.error().said)), true);
   }
   now_->setText(nowText(*of));
   for (const auto& field : reading_fields(session_.project(), *of)) {
@@ -253,9 +255,9 @@ void CalibrateWindow::openSheet() {
     const std::string tool = tool_->currentData().toString().toStdString();
     if (of && std::find(of->others.begin(), of->others.end(), tool) == of->others.end()) of->others.push_back(tool);
   }
-  if (!of) return say(qs(of.error().message), true);
+  if (!of) return say(qs(sentence(of.error().said)), true);
   auto sheet = calibration_sheet(session_.project(), *of);
-  if (!sheet) return say(qs(sheet.error().message), true);
+  if (!sheet) return say(qs(sentence(sheet.error().said)), true);
   emit sheetAsked(*sheet);
   accept();
 }
@@ -264,7 +266,7 @@ void CalibrateWindow::take() {
   const auto of = chosen();
   if (!of || readings_.empty()) return;
   auto changed = with_readings(session_.project(), *of, readings_);
-  if (!changed) return say(qs(changed.error().message), true);
+  if (!changed) return say(qs(sentence(changed.error().said)), true);
   const Readings read = readings_;
   session_.commit(std::move(*changed), tr("Take over what was read"));
   showFields();

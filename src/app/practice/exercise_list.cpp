@@ -8,6 +8,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "app/help/help_desk.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
@@ -30,6 +31,7 @@ void keep_passed(const Exercise& exercise) { QSettings().setValue(key_of(exercis
 ExerciseList::ExerciseList(QWidget* parent) : QDialog(parent) {
   setWindowTitle(tr("Exercises on the simulated cutter"));
   setObjectName(QStringLiteral("exerciseList"));
+  set_help(this, "practice");
   setAttribute(Qt::WA_DeleteOnClose);
   setModal(true);
   resize(660, 620);

@@ -10,6 +10,7 @@
 #include "app/units.hpp"
 #include "core/format/files.hpp"
 #include "core/project/workshop.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 
@@ -91,7 +92,7 @@ void Practice::takeWorkshop() {
     auto from = std::make_shared<Result<Project>>(load_project(path.toStdString()));
     return [self, from] {
       if (!self) return;
-      if (!*from) return self->notice_.say(qs(from->error().line()), true);
+      if (!*from) return self->notice_.say(qs(line_of(from->error())), true);
       self->session_.commit(with_workshop(self->session_.project(), **from), tr("Take over tools, stocks and machine"));
     };
   });

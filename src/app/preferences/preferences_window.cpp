@@ -10,10 +10,12 @@
 #include <QVBoxLayout>
 
 #include "app/dialogs.hpp"
+#include "app/help/help_desk.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/number_field.hpp"
 #include "app/widgets/paint_widgets.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -34,6 +36,7 @@ QComboBox* make_box(QWidget* parent, const char* id, const QString& name,
 PreferencesWindow::PreferencesWindow(Session& session, Actions& actions, QWidget* parent)
     : QDialog(parent), session_(session), actions_(actions) {
   setObjectName(QStringLiteral("preferencesWindow"));
+  set_help(this, "projects");
   setWindowTitle(tr("Preferences"));
   setAttribute(Qt::WA_DeleteOnClose);
   resize(720, 540);
@@ -217,7 +220,7 @@ QWidget* PreferencesWindow::general() {
       auto done = std::make_shared<Result<void>>(keep_workshop(from));
       return [open, begin_with, from, done] {
         if (!open) return;
-        if (!*done) return open->said_->setText(qs(done->error().line()));
+        if (!*done) return open->said_->setText(qs(line_of(done->error())));
         begin_with(QFileInfo(from).completeBaseName());
       };
     });

@@ -12,6 +12,7 @@
 #include "core/format/files.hpp"
 #include "core/shape/evaluate.hpp"
 #include "render/project_picture.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -53,8 +54,9 @@ ProjectDesk::ProjectDesk(QObject* parent) : QObject(parent) {
       *index = std::move(*opened);
       return {};
     }
-    return
-        [this, line = qs(opened.error().line())] { emit said(tr("Projects cannot be searched: %1").arg(line), true); };
+    return [this, line = qs(line_of(opened.error()))] {
+      emit said(tr("Projects cannot be searched: %1").arg(line), true);
+    };
   });
 }
 
@@ -85,7 +87,7 @@ void ProjectDesk::look(const QStringList& also) {
           return stop_.load();
         });
     return [this, done] {
-      if (!done) return emit said(tr("Projects could not be looked through: %1").arg(qs(done.error().line())), true);
+      if (!done) return emit said(tr("Projects could not be looked through: %1").arg(qs(line_of(done.error()))), true);
       if (done->read > 0) pictures_.clear(), awaited_.clear();
       emit changed();
     };

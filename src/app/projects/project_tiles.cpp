@@ -28,9 +28,9 @@ class ProjectTileDelegate : public QStyledItemDelegate {
     p->setPen(t.ink);
     paint_tile_line(*p, {under.left(), under.top(), under.width(), 18}, qs(f.glance.name));
     p->setFont(ui_font(11));
-    p->setPen(f.trouble.empty() ? t.quiet : t.serious);
+    p->setPen(!f.trouble ? t.quiet : t.serious);
     paint_tile_line(*p, {under.left(), under.top() + 17, under.width(), 16},
-                    f.trouble.empty() ? project_line(f, tiles_.unit()) : ProjectTiles::tr("cannot be read"));
+                    !f.trouble ? project_line(f, tiles_.unit()) : ProjectTiles::tr("cannot be read"));
     p->restore();
   }
 

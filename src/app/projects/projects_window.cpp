@@ -12,10 +12,12 @@
 #include <QVBoxLayout>
 
 #include "app/dialogs.hpp"
+#include "app/help/help_desk.hpp"
 #include "app/style.hpp"
 #include "app/units.hpp"
 #include "app/widgets/paint_widgets.hpp"
 #include "core/shape/clip.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -36,6 +38,7 @@ ProjectsWindow::ProjectsWindow(Session& session, QWidget* parent)
     : QDialog(parent), session_(session), desk_(new ProjectDesk(this)) {
   setWindowTitle(tr("Projects"));
   setObjectName(QStringLiteral("projectsWindow"));
+  set_help(this, "projects");
   setAttribute(Qt::WA_DeleteOnClose);
   resize(1000, 640);
   auto* whole = new QHBoxLayout(this);
@@ -240,8 +243,8 @@ void ProjectsWindow::showChosen() {
     return QStringLiteral("%1\n%2 %3 · %4")
         .arg(qs(p.name), size_text({0, 0, p.size_mm.x, p.size_mm.y}, unit), unit_word(unit), qs(p.stock));
   };
-  if (!found->trouble.empty()) {
-    about_->setText(tr("It cannot be read: %1").arg(qs(found->trouble)));
+  if (found->trouble) {
+    about_->setText(tr("It cannot be read: %1").arg(qs(sentence(*found->trouble))));
   } else {
     QStringList stocks;
     for (const auto& stock : found->stocks) stocks.append(qs(stock));
@@ -293,8 +296,8 @@ void ProjectsWindow::showChosen() {
 void ProjectsWindow::updateButtons() {
   const FoundProject* found = chosen();
   const int n = static_cast<int>(pieces_->selectedItems().size());
-  open_->setEnabled(found && found->trouble.empty());
-  beside_->setEnabled(found && found->trouble.empty());
+  open_->setEnabled(found && !found->trouble);
+  beside_->setEnabled(found && !found->trouble);
   bring_->setEnabled(found && n > 0);
   const QString into = fontMetrics().elidedText(qs(session_.project().name), Qt::ElideRight, 120);
   bring_->setText(n == 0 ? tr("Bring pieces into %1").arg(into)
@@ -305,7 +308,7 @@ void ProjectsWindow::updateButtons() {
 
 void ProjectsWindow::openChosen(bool beside) {
   const FoundProject* found = chosen();
-  if (!found || !found->trouble.empty()) return;
+  if (!found || found->trouble) return;
   const QString path = qs(found->path);
   if (!beside) close();
   emit openAsked(path, beside);
@@ -318,7 +321,7 @@ void ProjectsWindow::bring() {
   if (!found || ids.empty()) return;
   desk_->read(qs(found->path), [this, ids, name = qs(found->glance.name)](
                                    const std::shared_ptr<Result<ProjectDesk::Opened>>& opened) {
-    if (!*opened) return emit broughtOver(qs(opened->error().line()), true);
+    if (!*opened) return emit broughtOver(qs(line_of(opened->error())), true);
     auto fresh = std::make_shared<std::vector<int>>();
     session_.edit(
         [opened, ids, fresh](const Project& p, Effort effort) -> std::optional<Project> {

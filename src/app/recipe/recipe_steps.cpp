@@ -326,7 +326,7 @@ void RecipeSteps::change(int step, const std::string& key, const Value& value) {
   auto next = step == 0 ? set_source_value(session_.project(), piece_, key, value)
                         : set_step_value(session_.project(), piece_, step, key, value);
   if (!next) {
-    emit refused(qs(next.error().message));
+    emit refused(qs(sentence(next.error().said)));
     if (const Piece* piece = find_piece(session_.project(), piece_)) rebuild(*piece), show(piece_);
     return;
   }

@@ -30,6 +30,7 @@ BoltCard::BoltCard(Session& session, SheetDesk& desk, QWidget* parent)
     field->setValue(value, session_.project().unit);
     form->addRow(make_label(label, "quiet", this), field);
     connect(field, &NumberField::edited, this, [this] {
+      stop();
       for_.reset();
       update();
     });
@@ -49,21 +50,38 @@ BoltCard::BoltCard(Session& session, SheetDesk& desk, QWidget* parent)
   text_->setWordWrap(true);
   text_->setTextInteractionFlags(Qt::TextSelectableByMouse);
   column->addWidget(text_);
-  button_ = new QPushButton(tr("How much to buy"), this);
+  button_ = new QPushButton(this);
   button_->setObjectName(QStringLiteral("boltButton"));
   button_->setToolTip(tr("Packs everything onto a length of each stock, with its grain along the bolt"));
   set_kind(button_, "soft");
   column->addWidget(button_);
-  connect(button_, &QPushButton::clicked, this, &BoltCard::workOut);
+  connect(button_, &QPushButton::clicked, this, [this] {
+    if (stop_) {
+      stop();
+      update();
+    } else {
+      workOut();
+    }
+  });
   connect(&desk_, &SheetDesk::changed, this, &BoltCard::update);
   connect(&session_, &Session::shown, this, &BoltCard::update);
+  stop();
   update();
+}
+
+BoltCard::~BoltCard() {
+  if (stop_) *stop_ = true;
+}
+
+void BoltCard::stop() {
+  if (stop_) *stop_ = true, stop_.reset();
+  button_->setText(tr("How much to buy"));
 }
 
 void BoltCard::update() {
   for (auto* field : {wide_, web_}) field->setValue(field->value(), session_.project().unit);
   // What was worked out for another layout is not said any more.
-  if (for_ && for_ == desk_.shown()) return;
+  if (stop_ || (for_ && for_ == desk_.shown())) return;
   for_.reset();
   text_->clear();
   text_->hide();
@@ -78,11 +96,12 @@ void BoltCard::workOut() {
   options.gap_mm = derived->project.laying.gap_mm;
   QuantityOptions web = options;
   web.wide_mm = web_->value(), web.fused_only = true, web.layers = 1, web.shrinks = 0;
-  button_->setEnabled(false);
+  stop_ = std::make_shared<std::atomic<bool>>(false);
+  button_->setText(tr("Stop packing"));
   text_->setText(tr("Packing…"));
   text_->show();
   session_.aside(
-      [self = QPointer<BoltCard>(this), derived, options, web]() -> std::function<void()> {
+      [self = QPointer<BoltCard>(this), derived, options, web, stop = stop_]() -> std::function<void()> {
         QStringList lines;
         std::set<std::string> stocks;
         for (const auto& part : derived->layout.parts) stocks.insert(part.stock);
@@ -90,7 +109,8 @@ void BoltCard::workOut() {
         for (const auto& stock : derived->project.stocks) {
           if (!stocks.contains(stock.id)) continue;
           const auto say = [&](const QuantityOptions& how, const QString& what) {
-            const Quantity q = quantity_of(derived->project, derived->drawing, derived->layout, stock.id, how);
+            const Quantity q = quantity_of(derived->project, derived->drawing, derived->layout, stock.id, how,
+                                           [&stop] { return stop->load(); });
             if (q.parts == 0) return;
             QString line = tr("%1: %2 long").arg(what, length_text(q.length_mm, unit));
             line += QStringLiteral(", ") + counted(q.parts, tr("part"), tr("parts"));
@@ -102,9 +122,9 @@ void BoltCard::workOut() {
           say(options, qs(stock.name));
           say(web, tr("Fusible web for %1").arg(qs(stock.name)));
         }
-        return [self, derived, text = lines.join(QChar('\n'))] {
-          if (!self) return;
-          self->button_->setEnabled(true);
+        return [self, derived, stop, text = lines.join(QChar('\n'))] {
+          if (!self || self->stop_ != stop) return;
+          self->stop();
           self->for_ = derived;
           self->text_->setText(text.isEmpty() ? tr("There are no parts.") : text);
           self->update();
@@ -112,7 +132,7 @@ void BoltCard::workOut() {
       },
       0,
       [self = QPointer<BoltCard>(this)] {
-        if (self) self->button_->setEnabled(true), self->update();
+        if (self) self->stop(), self->update();
       });
 }
 

@@ -4,6 +4,8 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
+#include <atomic>
+#include <memory>
 
 #include "app/sheets/sheet_desk.hpp"
 #include "app/widgets/number_field.hpp"
@@ -14,9 +16,11 @@ class BoltCard : public QWidget {
   Q_OBJECT
  public:
   BoltCard(Session& session, SheetDesk& desk, QWidget* parent);
+  ~BoltCard() override;
 
  private:
   void update();
+  void stop();
   void workOut();
 
   Session& session_;
@@ -24,7 +28,8 @@ class BoltCard : public QWidget {
   NumberField *wide_, *copies_, *layers_, *web_;
   QPushButton* button_;
   QLabel* text_;
-  std::shared_ptr<const Derived> for_;  // what the text speaks of
+  std::shared_ptr<const Derived> for_;       // what the text speaks of
+  std::shared_ptr<std::atomic<bool>> stop_;  // while it is worked out: set, it is given up
 };
 
 }  // namespace dotlane

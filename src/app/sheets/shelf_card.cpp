@@ -14,6 +14,7 @@
 #include "app/widgets/paint_widgets.hpp"
 #include "core/layout/shelf.hpp"
 #include "render/view.hpp"
+#include "words/sentences.hpp"
 
 namespace dotlane {
 namespace {
@@ -139,7 +140,7 @@ void ShelfCard::addScrap() {
   outline_->setProperty("wrong", !area);
   outline_->style()->polish(outline_);
   if (!area) {
-    emit desk_.said(qs(area.error().message), true);
+    emit desk_.said(qs(sentence(area.error().said)), true);
     return;
   }
   Project next = session_.project();

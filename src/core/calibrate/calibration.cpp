@@ -100,22 +100,22 @@ std::vector<std::string> tools_for(const Project& project, Calibration kind) {
 }
 
 Result<CalibrationOf> settled(const Project& project, CalibrationOf of) {
-  const auto bad = [](const std::string& why) { return fail(ErrorKind::bad_request, why); };
+  const auto bad = [](Said said) { return fail(ErrorKind::bad_request, std::move(said)); };
   const auto suits = tools_for(project, of.kind);
   const auto known = [&](const std::string& id) { return std::find(suits.begin(), suits.end(), id) != suits.end(); };
-  if (suits.empty()) return bad("the rack has no tool for that sheet");
+  if (suits.empty()) return bad({"calibrate-no-tool"});
   if (of.tool.empty()) of.tool = suits.front();
-  if (!known(of.tool)) return bad("\"" + of.tool + "\" is no tool for that sheet");
+  if (!known(of.tool)) return bad({"calibrate-other-tool", {{"tool", of.tool}}});
   if (of.kind == Calibration::tip_contact) {
     if (of.others.empty()) {  // what draws; other tips where they are named
       std::copy_if(suits.begin(), suits.end(), std::back_inserter(of.others),
                    [&](const std::string& id) { return serves(*find_tool(project, id), Role::draw); });
     }
     for (const auto& id : of.others) {
-      if (!known(id)) return bad("\"" + id + "\" is no tool for that sheet");
+      if (!known(id)) return bad({"calibrate-other-tool", {{"tool", id}}});
     }
     std::erase(of.others, of.tool);
-    if (of.others.empty()) return bad("the rack has no second tool whose tip could be looked at");
+    if (of.others.empty()) return bad({"calibrate-no-second"});
   } else {
     of.others.clear();
   }
@@ -134,9 +134,9 @@ Result<CalibrationOf> settled(const Project& project, CalibrationOf of) {
     for (const auto& stock : project.stocks) {
       if (of.stock.empty() && takes(stock)) of.stock = stock.id;
     }
-    if (of.stock.empty()) return bad("no stock takes that tool");
+    if (of.stock.empty()) return bad({"calibrate-no-stock"});
   }
-  if (!find_stock(project, of.stock)) return bad("there is no stock \"" + of.stock + "\"");
+  if (!find_stock(project, of.stock)) return bad({"no-stock", {{"stock", of.stock}}});
   return of;
 }
 
@@ -191,10 +191,11 @@ Result<Project> with_readings(Project project, const CalibrationOf& of, const Re
   for (const auto& [key, value] : readings) {
     const auto field =
         std::find_if(fields.begin(), fields.end(), [&wanted = key](const ReadingField& f) { return f.key == wanted; });
-    if (field == fields.end()) return fail(ErrorKind::bad_request, "there is nothing called \"" + key + "\" on it");
+    if (field == fields.end()) return fail(ErrorKind::bad_request, {"calibrate-no-reading", {{"reading", key}}});
     if (!(value >= field->low && value <= field->high))
-      return fail(ErrorKind::bad_request, "\"" + key + "\" is from " + rounded_text(field->low, 2) + " to " +
-                                              rounded_text(field->high, 2) + ", not " + rounded_text(value, 3));
+      return fail(ErrorKind::bad_request,
+                  {"calibrate-reading-beyond",
+                   {{"reading", key}, {"low", field->low}, {"high", field->high}, {"value", value}}});
   }
   const auto read = [&](const std::string& key) -> const double* {
     const auto at = readings.find(key);

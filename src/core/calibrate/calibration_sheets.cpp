@@ -97,9 +97,8 @@ Result<Project> on_one_sheet(Project out, const SheetDrawing& drawing, const Cal
   const Vec by = fixed ? *fixed : Vec{room.x0 + kMargin - box.x0, room.y0 + kMargin - box.y0};
   sheet.area = Box{box.x0 + by.x, box.y0 + by.y, box.x1 + by.x, box.y1 + by.y}.grown(kMargin);
   if (!room.grown(1e-6).contains(sheet.area))
-    return fail(ErrorKind::bad_request, "the mat is too small for that sheet, which takes " +
-                                            rounded_text(sheet.area.width(), 0) + " x " +
-                                            rounded_text(sheet.area.height(), 0) + " mm");
+    return fail(ErrorKind::bad_request,
+                {"calibrate-mat-small", {{"width", sheet.area.width()}, {"height", sheet.area.height()}}});
   sheet.window = {sheet.area.x0, sheet.area.y0};
   out.sheets.push_back(sheet);
   out.pieces.push_back(Shared<Piece>(drawing.piece(1, out.name, of.stock, by)));
@@ -202,13 +201,12 @@ Result<Project> force_depth(Project out, const CalibrationOf& of) {
   constexpr double kCell = 12, kPitch = 17, kLeft = 10, kTop = 10;
   const Stock stock = *find_stock(out, of.stock);
   const TestGrid grid = test_grid(out.machine, stock, *find_tool(out, of.tool));
-  if (grid.forces.empty())
-    return fail(ErrorKind::bad_request, "the blade takes none of the forces about that of the stock");
+  if (grid.forces.empty()) return fail(ErrorKind::bad_request, {"calibrate-no-force"});
   const Box room = out.machine.usable_area();
   const auto columns = static_cast<double>(grid.forces.size()), rows = static_cast<double>(grid.depths.size());
   const Vec corner{room.x0 + kMargin + kLeft, room.y0 + kMargin + kTop};
   if (corner.x + columns * kPitch > room.x1 || corner.y + rows * kPitch > room.y1)
-    return fail(ErrorKind::bad_request, "the mat is too small for that sheet");
+    return fail(ErrorKind::bad_request, {"calibrate-mat-small"});
   const auto pens = tools_for(out, Calibration::tip_contact);
   const auto add_sheet = [&](const std::string& of_stock, const Box& area) {
     Sheet sheet;

@@ -1,5 +1,4 @@
 #include "core/check/layout_checks.hpp"
-#include "core/geometry/parallel.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -68,18 +67,11 @@ class LayoutChecker : FindingList {
     const Room room(project_, drawing_, layout_, sheet);
     const double gap = project_.laying.gap_mm;
     std::size_t said = 0, more = 0;
-    const std::vector<Clash> clashes = room.clashes(gap - kSlackMm);
-    std::vector<double> overs(clashes.size(), 0.0);
-    for_each_index(clashes.size(), 16, [&](std::size_t i) {
-      if (clashes[i].apart_mm <= 0) overs[i] = area_of(intersect(room.body(clashes[i].a), room.body(clashes[i].b)));
-    });
-    for (std::size_t i = 0; i < clashes.size(); ++i) {
-      const Clash& clash = clashes[i];
+    for (const Clash& clash : room.clashes(gap - kSlackMm, kLeastMm2)) {
       const bool as_one = torn_apart(clash.a, clash.b) == false;
       const bool both_drawn = layout_.laid[clash.a].drawn && layout_.laid[clash.b].drawn;
-      const double over = overs[i];
-      const bool overlaps = over > kLeastMm2;
-      if (!overlaps && (both_drawn || as_one)) continue;
+      const bool overlaps = clash.over_mm2 > kLeastMm2;
+      if (!overlaps && as_one) continue;
       if (overlaps && as_one && !both_drawn) continue;  // as they overlap in the figure
       if (++said > kMostClashes) {
         ++more;
@@ -89,7 +81,7 @@ class LayoutChecker : FindingList {
       Finding& finding =
           overlaps
               ? add("parts-overlap", Severity::warning,
-                    {{"part", name_of(clash.a)}, {"other", name_of(clash.b)}, {"over", over}}, lines)
+                    {{"part", name_of(clash.a)}, {"other", name_of(clash.b)}, {"over", clash.over_mm2}}, lines)
               : add("parts-near", Severity::warning,
                     {{"part", name_of(clash.a)}, {"other", name_of(clash.b)}, {"apart", clash.apart_mm}, {"gap", gap}},
                     lines);

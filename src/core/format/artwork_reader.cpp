@@ -17,7 +17,7 @@ namespace {
 Result<std::string> unpacked_gzip(std::string_view bytes, const std::string& file_name, std::size_t most) {
   z_stream stream{};
   constexpr int kGzip = 16 + MAX_WBITS;
-  if (inflateInit2(&stream, kGzip) != Z_OK) return fail(ErrorKind::unsupported, "no memory is left", file_name);
+  if (inflateInit2(&stream, kGzip) != Z_OK) return fail(ErrorKind::unsupported, {"no-memory"}, file_name);
   stream.next_in = reinterpret_cast<Bytef*>(const_cast<char*>(bytes.data()));
   stream.avail_in = static_cast<uInt>(bytes.size());
   std::string out;
@@ -31,11 +31,8 @@ Result<std::string> unpacked_gzip(std::string_view bytes, const std::string& fil
   }
   inflateEnd(&stream);
   if (out.size() > most)
-    return fail(ErrorKind::unsupported,
-                "it unpacks to more than " + std::to_string(most >> 20) + " MB; split the drawing or simplify it",
-                file_name);
-  if (code != Z_STREAM_END)
-    return fail(ErrorKind::malformed, "what is packed in it is damaged or cut short; save it again", file_name);
+    return fail(ErrorKind::unsupported, {"gzip-too-large", {{"mb", figure(most >> 20)}}}, file_name);
+  if (code != Z_STREAM_END) return fail(ErrorKind::malformed, {"gzip-damaged"}, file_name);
   return out;
 }
 

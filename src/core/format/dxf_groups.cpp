@@ -19,10 +19,10 @@ std::string_view next_line(std::string_view& rest) {
 
 Result<std::vector<DxfGroup>> dxf_groups(std::string_view bytes, const std::string& file_name) {
   const auto wrong = [&](std::size_t line, const char* what) {
-    return fail(ErrorKind::malformed, what, file_name + ":" + std::to_string(line));
+    return fail(ErrorKind::malformed, {what}, file_name + ":" + std::to_string(line));
   };
   if (bytes.substr(0, 64).find("Binary DXF") != std::string_view::npos)
-    return fail(ErrorKind::unsupported, "this is binary DXF; save it as text (ASCII) DXF", file_name);
+    return fail(ErrorKind::unsupported, {"dxf-binary"}, file_name);
   std::vector<DxfGroup> out;
   std::size_t line = 0;
   while (!bytes.empty()) {
@@ -30,15 +30,14 @@ Result<std::vector<DxfGroup>> dxf_groups(std::string_view bytes, const std::stri
     ++line;
     if (code_text.empty() && trimmed(bytes).empty()) break;  // blank lines at the end
     const auto code = to_integer(code_text);
-    if (!code)
-      return wrong(line, out.empty() ? "this is no DXF drawing" : "a group code is no number; the file is damaged");
-    if (bytes.empty()) return wrong(line, "the file ends in the middle of a group; it was cut short, save it again");
+    if (!code) return wrong(line, out.empty() ? "dxf-not-dxf" : "dxf-group-code");
+    if (bytes.empty()) return wrong(line, "dxf-cut-short");
     const std::string_view value = trimmed(next_line(bytes));
     ++line;
     out.push_back({static_cast<int>(std::clamp<std::int64_t>(*code, -10'000, 10'000)), value, line});
     if (out.back().code == 0 && value == "EOF") break;
   }
-  if (out.empty()) return fail(ErrorKind::malformed, "the file is empty", file_name);
+  if (out.empty()) return fail(ErrorKind::malformed, {"file-empty"}, file_name);
   return out;
 }
 

@@ -56,7 +56,7 @@ class DxfReader {
       if (groups[i].code == 9) read_variable(groups, i);
     }
     split(groups);
-    if (sections_ == 0) refuse(ErrorKind::malformed, "this is no DXF drawing: it has no section", 1);
+    if (sections_ == 0) refuse(ErrorKind::malformed, {"dxf-no-section"}, 1);
     Around around;
     around.map = Affine::scale(unit_mm_.value_or(1), -unit_mm_.value_or(1));
     draw(entities_, around, 0);
@@ -89,8 +89,8 @@ class DxfReader {
   std::string lost_name_, left_out_name_, spoiled_name_;
   Artwork art_;
 
-  [[noreturn]] void refuse(ErrorKind kind, std::string message, std::size_t line) const {
-    throw DxfRefusal{{kind, std::move(message), file_ + ":" + std::to_string(line)}};
+  [[noreturn]] void refuse(ErrorKind kind, Said said, std::size_t line) const {
+    throw DxfRefusal{{kind, std::move(said), file_ + ":" + std::to_string(line)}};
   }
 
   void read_variable(const std::vector<DxfGroup>& groups, std::size_t at) {
@@ -216,8 +216,7 @@ class DxfReader {
     if (line.path.contours.empty()) return;
     segments_ += segment_count(line.path);
     if (segments_ > options_.max_segments)
-      refuse(ErrorKind::unsupported,
-             "the drawing has more than " + std::to_string(options_.max_segments) + " segments; simplify it", r.line());
+      refuse(ErrorKind::unsupported, {"drawing-segments", {{"most", figure(options_.max_segments)}}}, r.line());
     line.id = lower_case(kind) + "-" + std::to_string(++kinds_[std::string(kind)]);
     line.layer = layer;
     const Color color = color_of(r, known == layers_.end() ? nullptr : &known->second, around);
@@ -270,8 +269,7 @@ class DxfReader {
       return;
     }
     if (depth > options_.max_depth || std::find(open_blocks_.begin(), open_blocks_.end(), name) != open_blocks_.end())
-      refuse(ErrorKind::malformed, "the block \"" + name.substr(0, 40) + "\" contains itself: it would never end",
-             r.line());
+      refuse(ErrorKind::malformed, {"dxf-block-in-itself", {{"block", name.substr(0, 40)}}}, r.line());
     Around inside;
     inside.layer = layer;
     inside.color = color_of(r, layer_of(layer), around);
@@ -285,10 +283,7 @@ class DxfReader {
       for (int column = 0; column < columns; ++column) {
         instances_ += std::max<std::size_t>(1, found->second.records.size());
         if (instances_ > options_.max_instances)
-          refuse(ErrorKind::unsupported,
-                 "blocks add up to more than " + std::to_string(options_.max_instances) +
-                     " elements; take fewer copies, or only what is wanted",
-                 r.line());
+          refuse(ErrorKind::unsupported, {"dxf-many-blocks", {{"most", figure(options_.max_instances)}}}, r.line());
         const Affine place = Affine::move(r.number(10, 0), r.number(20, 0)) * Affine::rotate(turn) *
                              Affine::move(column * r.number(44, 0), row * r.number(45, 0)) * Affine::scale(sx, sy) *
                              Affine::move(-found->second.base.x, -found->second.base.y);
@@ -466,8 +461,7 @@ class DxfReader {
     Box bounds;
     for (const auto& line : art_.lines) bounds.add(bounds_of(line.path));
     if (!art_.lines.empty() && std::max(bounds.width(), bounds.height()) > kLarge)
-      refuse(ErrorKind::unsupported,
-             "the drawing is larger than 100 m; take the part that is wanted, and check its units", 1);
+      refuse(ErrorKind::unsupported, {"drawing-too-wide"}, 1);
     const Affine corner = Affine::move(-bounds.x0, -bounds.y0);
     for (auto& line : art_.lines) line.path = transformed(line.path, corner);
     art_.lines = chained(std::move(art_.lines));
@@ -533,9 +527,7 @@ int nearest_dxf_color(Color color) {
 
 Result<Artwork> read_dxf(std::string_view bytes, const std::string& file_name, const ReadOptions& options) {
   if (bytes.size() > options.max_bytes)
-    return fail(ErrorKind::unsupported,
-                "the file is larger than " + std::to_string(options.max_bytes >> 20) + " MB; split the drawing",
-                file_name);
+    return fail(ErrorKind::unsupported, {"drawing-too-large", {{"mb", figure(options.max_bytes >> 20)}}}, file_name);
   const auto groups = dxf_groups(bytes, file_name);
   if (!groups) return tl::unexpected<Error>(groups.error());
   try {
@@ -543,7 +535,7 @@ Result<Artwork> read_dxf(std::string_view bytes, const std::string& file_name, c
   } catch (DxfRefusal& refusal) {
     return tl::unexpected<Error>(std::move(refusal.error));
   } catch (const std::bad_alloc&) {
-    return fail(ErrorKind::unsupported, "the drawing needs more memory than there is", file_name);
+    return fail(ErrorKind::unsupported, {"drawing-memory"}, file_name);
   }
 }
 

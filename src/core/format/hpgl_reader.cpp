@@ -57,10 +57,10 @@ class HpglDrawing {
       } else {
         ++at;
       }
-      if (segments_ > options_.max_segments) fault_ = "it draws too many lines; split the drawing";
+      if (segments_ > options_.max_segments) fault_ = "hpgl-many-lines";
     }
     end_run();
-    if (!fault_.empty()) return fail(ErrorKind::unsupported, fault_, file_);
+    if (!fault_.empty()) return fail(ErrorKind::unsupported, {fault_}, file_);
     return finish();
   }
 
@@ -459,8 +459,7 @@ class HpglDrawing {
     Box bounds;
     for (const auto& line : art_.lines) bounds.add(bounds_of(line.path));
     const bool lost = !art_.lines.empty() && !(std::max(bounds.width(), bounds.height()) <= kLarge);
-    if (lost)
-      return fail(ErrorKind::unsupported, "the drawing is larger than 100 m; check how it is scaled (SC, IP)", file_);
+    if (lost) return fail(ErrorKind::unsupported, {"hpgl-too-wide"}, file_);
     for (auto& line : art_.lines) {
       line.path = with_meeting_ends_closed(transformed(line.path, Affine::move(-bounds.x0, -bounds.y0)));
     }
@@ -488,7 +487,7 @@ class HpglDrawing {
   const std::string& file_;
   const ReadOptions& options_;
   Artwork art_;
-  std::string fault_;
+  std::string fault_;  // its code
   int pen_ = 1;
   bool pen_down_ = false, relative_ = false, dashed_ = false;
   Vec at_;
@@ -525,9 +524,7 @@ bool looks_like_hpgl(std::string_view bytes) {
 
 Result<Artwork> read_hpgl(std::string_view bytes, const std::string& file_name, const ReadOptions& options) {
   if (bytes.size() > options.max_bytes)
-    return fail(ErrorKind::unsupported,
-                "the file is larger than " + std::to_string(options.max_bytes >> 20) + " MB; split the drawing",
-                file_name);
+    return fail(ErrorKind::unsupported, {"drawing-too-large", {{"mb", figure(options.max_bytes >> 20)}}}, file_name);
   return HpglDrawing(file_name, options).read(bytes);
 }
 

@@ -83,13 +83,13 @@ Result<JournalState> read_journal(const std::string& path) {
                                       text->begin() + static_cast<std::ptrdiff_t>(end), nullptr, false);
     ++number;
     from = end + 1;
-    const auto bad = [&](const std::string& why) {
-      return fail(ErrorKind::malformed, why + " (line " + std::to_string(number) + ")", path);
+    const auto bad = [&](Said said) {
+      return fail(ErrorKind::malformed, std::move(said), path + ":" + std::to_string(number));
     };
-    if (!json.is_object()) return bad("the journal is damaged");
+    if (!json.is_object()) return bad({"journal-damaged"});
     try {
       if (number == 1) {
-        if (json.value("journal", 0) != 1) return bad("this is no journal of a run");
+        if (json.value("journal", 0) != 1) return bad({"journal-none"});
         JournalHead& h = out.head;
         h.job = json.at("job").get<std::string>(), h.project = json.value("project", std::string());
         h.file = json.value("file", std::string()), h.begun = json.value("begun", std::string());
@@ -124,10 +124,10 @@ Result<JournalState> read_journal(const std::string& path) {
         }
       }
     } catch (const LineJson::exception& e) {
-      return bad(std::string("the journal is damaged: ") + e.what());
+      return bad({"journal-damaged", {{"why", e.what()}}});
     }
   }
-  if (number == 0) return fail(ErrorKind::malformed, "the journal is empty", path);
+  if (number == 0) return fail(ErrorKind::malformed, {"journal-empty"}, path);
   return out;
 }
 
@@ -139,16 +139,15 @@ Result<void> JournalFile::open(const std::string& path) {
   path_ = path;
   if (file_ >= 0) ::close(file_);
   file_ = ::open(path.c_str(), O_RDWR | O_CREAT | O_CLOEXEC, 0644);
-  if (file_ < 0) return fail(ErrorKind::unreadable, std::strerror(errno), path);
-  if (::flock(file_, LOCK_EX | LOCK_NB) != 0)
-    return fail(ErrorKind::unreadable, "the run is under way in another window", path);
+  if (file_ < 0) return fail(ErrorKind::unreadable, {"system", {{"why", std::strerror(errno)}}}, path);
+  if (::flock(file_, LOCK_EX | LOCK_NB) != 0) return fail(ErrorKind::unreadable, {"journal-in-use"}, path);
   const off_t there = ::lseek(file_, 0, SEEK_END);
   off_t size = there;
   char last = '\n';
   while (size > 0 && ::pread(file_, &last, 1, size - 1) == 1 && last != '\n') --size;
   // Only then: the time at which it was last written tells when a run was broken off.
   if ((size < there && ::ftruncate(file_, size) != 0) || ::lseek(file_, 0, SEEK_END) < 0)
-    return fail(ErrorKind::unreadable, std::strerror(errno), path);
+    return fail(ErrorKind::unreadable, {"system", {{"why", std::strerror(errno)}}}, path);
   return {};
 }
 
@@ -163,8 +162,9 @@ Result<void> JournalFile::add(std::string_view text) {
   }
   if (written == text.size() && ::fdatasync(file_) == 0) return {};
   const std::string why = std::strerror(errno);
-  if (before >= 0 && ::ftruncate(file_, before) != 0) return fail(ErrorKind::unreadable, why, path_);
-  return fail(ErrorKind::unreadable, why, path_);
+  if (before >= 0 && ::ftruncate(file_, before) != 0)
+    return fail(ErrorKind::unreadable, {"system", {{"why", why}}}, path_);
+  return fail(ErrorKind::unreadable, {"system", {{"why", why}}}, path_);
 }
 
 }  // namespace dotlane

@@ -3,7 +3,6 @@
 #include <algorithm>
 
 #include "core/format/json_values.hpp"
-#include "core/project/bounds.hpp"
 
 namespace dotlane {
 namespace {
@@ -12,24 +11,23 @@ constexpr int kMostIds = 1'000'000;
 constexpr std::size_t kMostCorners = 20'000;  // of an outline; a traced scrap has hundreds
 
 Vec near(const Fields& f, const char* key, Vec v) {
-  if (std::max(std::abs(v.x), std::abs(v.y)) > kFarthestMm) f.bad(key, kTooFar);
+  if (std::max(std::abs(v.x), std::abs(v.y)) > kFarthestMm) f.bad(key, too_far());
   return v;
 }
 
 Outline read_outline(const Json& json, const std::string& where) {
   Outline out;
   std::size_t corners = 0;
-  if (!json.is_array()) throw BadField{where, "a list of rings is expected"};
+  if (!json.is_array()) throw BadField{where, {"want-rings"}};
   for (std::size_t r = 0; r < json.size(); ++r) {
     const std::string at = where + "[" + std::to_string(r) + "]";
     const Json& ring = json[r];
     const bool numbers = ring.is_array() && std::all_of(ring.begin(), ring.end(), [](const Json& v) {
                            return v.is_number() && std::abs(v.get<double>()) <= kFarthestMm;
                          });
-    if (!numbers || ring.size() < 6 || ring.size() % 2 != 0)
-      throw BadField{at, "the corners of a ring are expected: x and y of at least three, within 100 m"};
+    if (!numbers || ring.size() < 6 || ring.size() % 2 != 0) throw BadField{at, {"want-corners"}};
     corners += ring.size() / 2;
-    if (corners > kMostCorners) throw BadField{where, "an outline has at most 20,000 corners"};
+    if (corners > kMostCorners) throw BadField{where, {"outline-corners", {{"most", figure(kMostCorners)}}}};
     auto& points = out.emplace_back();
     for (std::size_t i = 0; i < ring.size(); i += 2)
       points.push_back({ring[i].get<double>(), ring[i + 1].get<double>()});
@@ -77,8 +75,7 @@ ShelfItem read_shelf_item(const Json& json, const std::string& where) {
   f.text("stock", item.stock);
   double size[2] = {0, 0};
   f.numbers("size_mm", size);
-  if (!(size[0] > 0 && size[1] > 0 && std::max(size[0], size[1]) <= kFarthestMm))
-    f.bad("size_mm", "a width and a height above zero are expected, up to 100 m");
+  if (!(size[0] > 0 && size[1] > 0 && std::max(size[0], size[1]) <= kFarthestMm)) f.bad("size_mm", {"want-size"});
   item.width_mm = size[0], item.height_mm = size[1];
   if (f.find("count")) f.integer("count", item.count.emplace(), 0, kMostIds);
   if (const Json* outline = f.find("outline_mm")) item.outline = read_outline(*outline, f.name_of("outline_mm"));
@@ -105,7 +102,7 @@ PartRecord read_part(const Json& json, const std::string& where) {
   for (const auto& [name, list] : {std::pair{"not_now", &part.not_now}, {"in_place", &part.in_place}}) {
     f.list(name, [into = list](const Json& value, const std::string& at) {
       if (!value.is_number_integer() || value.get<std::int64_t>() < 1 || value.get<std::int64_t>() > kMostCopies)
-        throw BadField{at, "the number of a copy is expected"};
+        throw BadField{at, {"want-copy"}};
       into->push_back(value.get<int>());
     });
     std::sort(list->begin(), list->end());
@@ -122,7 +119,7 @@ PartRecord read_part(const Json& json, const std::string& where) {
     g.boolean("pinned", place.pinned);
     place.unknown = g.unknown();
     for (const auto& other : part.places) {
-      if (other.copy == place.copy) g.bad("copy", "this copy has a place already");
+      if (other.copy == place.copy) g.bad("copy", {"copy-placed"});
     }
     part.places.push_back(std::move(place));
   });
@@ -139,9 +136,9 @@ Sheet read_sheet(const Json& json, const std::string& where) {
   double a[4] = {0, 0, 304.8, 304.8};
   f.numbers("area_mm", a);
   for (const double v : a) {
-    if (std::abs(v) > kFarthestMm) f.bad("area_mm", kTooFar);
+    if (std::abs(v) > kFarthestMm) f.bad("area_mm", too_far());
   }
-  if (!(a[2] > 0 && a[3] > 0)) f.bad("area_mm", "a width and a height above zero are expected");
+  if (!(a[2] > 0 && a[3] > 0)) f.bad("area_mm", {"want-size"});
   sheet.area = Box::of(a[0], a[1], a[2], a[3]);
   double window[2] = {a[0], a[1]};  // version 1: the mat was the figure
   f.numbers("window_mm", window);

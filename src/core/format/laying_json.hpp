@@ -2,12 +2,13 @@
 #pragma once
 
 #include "core/format/json_fields.hpp"
+#include "core/project/bounds.hpp"
 #include "core/project/laying.hpp"
 
 namespace dotlane {
 
 // As in drawings: nothing lies farther from the origin than kFarthestMm, and all sizes follow from it.
-inline constexpr const char* kTooFar = "it lies more than 100 m from the origin";
+[[nodiscard]] inline Said too_far() { return {"too-far", {{"most", kFarthestMm / 1000}}}; }
 
 /// Each throws BadField, with `where` before the field's name.
 [[nodiscard]] Sheet read_sheet(const Json& json, const std::string& where);

@@ -17,24 +17,19 @@ bool is_postscript(std::string_view bytes) {
 
 /// Of each program that is asked: what is said where it is missing, or does not come to an end.
 Result<void> ask(const std::vector<std::string>& words, const std::string& package, const std::string& file_name,
-                 const std::string& refused, const std::string& output = "/dev/null") {
+                 const Said& refused, const std::string& output = "/dev/null") {
   const ProgramEnd end = run_program(words, kMostSeconds, output);
   if (!end.found)
-    return fail(ErrorKind::unsupported,
-                "reading such a file takes the program " + words.front() + "; install the package " + package,
+    return fail(ErrorKind::unsupported, {"program-missing", {{"program", words.front()}, {"package", package}}},
                 file_name);
-  if (!end.in_time)
-    return fail(ErrorKind::unsupported, "it takes longer than a minute to be read; simplify it, or save it as SVG",
-                file_name);
+  if (!end.in_time) return fail(ErrorKind::unsupported, {"pdf-slow"}, file_name);
   if (end.code != 0) return fail(ErrorKind::malformed, refused, file_name);
   return {};
 }
 
 Result<int> pages_of(const std::string& pdf, const TemporaryFolder& folder, const std::string& file_name) {
   const std::string said = folder.path() + "/said";
-  if (auto done = ask({"pdfinfo", pdf}, "poppler-utils", file_name,
-                      "it is damaged, or locked by a password; save it again without one", said);
-      !done)
+  if (auto done = ask({"pdfinfo", pdf}, "poppler-utils", file_name, {"pdf-damaged"}, said); !done)
     return tl::unexpected<Error>(done.error());
   const auto text = read_file(said);
   if (!text) return tl::unexpected<Error>(text.error());
@@ -52,11 +47,9 @@ bool looks_like_pdf(std::string_view bytes) {
 
 Result<Artwork> read_pdf(std::string_view bytes, const std::string& file_name, const ReadOptions& options) {
   if (bytes.size() > options.max_bytes)
-    return fail(ErrorKind::unsupported,
-                "the file is larger than " + std::to_string(options.max_bytes >> 20) + " MB; split the drawing",
-                file_name);
+    return fail(ErrorKind::unsupported, {"drawing-too-large", {{"mb", figure(options.max_bytes >> 20)}}}, file_name);
   const TemporaryFolder folder;
-  if (folder.path().empty()) return fail(ErrorKind::unsupported, "no temporary file can be made", file_name);
+  if (folder.path().empty()) return fail(ErrorKind::unsupported, {"no-temporary-file"}, file_name);
   const std::string given = folder.path() + "/given", pdf = folder.path() + "/page.pdf",
                     svg = folder.path() + "/page.svg";
   const bool postscript = is_postscript(bytes);
@@ -65,22 +58,22 @@ Result<Artwork> read_pdf(std::string_view bytes, const std::string& file_name, c
   if (postscript) {
     if (auto made =
             ask({"gs", "-q", "-dSAFER", "-dBATCH", "-dNOPAUSE", "-dEPSCrop", "-sDEVICE=pdfwrite", "-o", pdf, given},
-                "ghostscript", file_name, "it is damaged; save it again, or as SVG");
+                "ghostscript", file_name, {"postscript-damaged"});
         !made)
       return tl::unexpected<Error>(made.error());
   }
   const auto pages = pages_of(pdf, folder, file_name);
   if (!pages) return tl::unexpected<Error>(pages.error());
   if (options.page < 1 || options.page > *pages)
-    return fail(ErrorKind::bad_request,
-                "there is no page " + std::to_string(options.page) + "; it has " + std::to_string(*pages), file_name);
+    return fail(ErrorKind::bad_request, {"no-page", {{"page", figure(options.page)}, {"pages", figure(*pages)}}},
+                file_name);
   const std::string page = std::to_string(options.page);
-  if (auto drawn = ask({"pdftocairo", "-svg", "-f", page, "-l", page, pdf, svg}, "poppler-utils", file_name,
-                       "its page " + page + " is damaged; save it again, or as SVG");
+  const Said damaged{"page-damaged", {{"page", figure(options.page)}}};
+  if (auto drawn = ask({"pdftocairo", "-svg", "-f", page, "-l", page, pdf, svg}, "poppler-utils", file_name, damaged);
       !drawn)
     return tl::unexpected<Error>(drawn.error());
   const auto text = read_file(svg);
-  if (!text) return fail(ErrorKind::malformed, "its page " + page + " is damaged; save it again", file_name);
+  if (!text) return fail(ErrorKind::malformed, damaged, file_name);
   auto art = read_svg(*text, file_name, options);
   if (art && *pages > 1)
     art->notes.push_back({"pages-left-out", Severity::info, {{"pages", 1.0 * *pages}, {"page", 1.0 * options.page}}});

@@ -35,14 +35,14 @@ Result<std::vector<std::uint8_t>> pixels_from_text(const std::string& text, std:
   for (const char c : text) {
     if (c == '=') break;
     const auto digit = kDigits.find(c);
-    if (digit == std::string_view::npos) return fail(ErrorKind::malformed, "base64 text is expected");
+    if (digit == std::string_view::npos) return fail(ErrorKind::malformed, {"want-base64"});
     bits = (bits << 6 | static_cast<unsigned>(digit)) & 0xffffffu;
     if ((have += 6) >= 8) packed.push_back(static_cast<std::uint8_t>(bits >> (have -= 8) & 255u));
   }
   std::vector<std::uint8_t> out(size);
   uLongf got = static_cast<uLongf>(size);
   if (uncompress(out.data(), &got, packed.data(), static_cast<uLong>(packed.size())) != Z_OK || got != size) {
-    return fail(ErrorKind::malformed, "the pixels do not fill the picture's " + std::to_string(size / 3) + " places");
+    return fail(ErrorKind::malformed, {"pixels-short", {{"places", figure(size / 3)}}});
   }
   return out;
 }

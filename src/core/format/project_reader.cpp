@@ -27,21 +27,21 @@ Finding read_note(const Json& json, const std::string& where, int piece) {
   f.text("severity", severity);
   note.severity = severity == "error" ? Severity::error : severity == "warning" ? Severity::warning : Severity::info;
   if (const Json* figures = f.find("figures")) {
-    if (!figures->is_object()) throw BadField{f.name_of("figures"), "an object is expected"};
+    if (!figures->is_object()) throw BadField{f.name_of("figures"), {"want-object"}};
     for (const auto& [name, figure] : figures->items()) {
       if (figure.is_number()) {
         note.figures[name] = figure.get<double>();
       } else if (figure.is_string()) {
         note.figures[name] = figure.get<std::string>();
       } else {
-        throw BadField{f.name_of("figures") + "." + name, "a number or a text is expected"};
+        throw BadField{f.name_of("figures") + "." + name, {"want-number-or-text"}};
       }
     }
   }
   // Older versions kept the sentence itself.
   if (std::string message; f.find("message")) f.text("message", message), note.figures["message"] = message;
   f.list("lines", [&](const Json& id, const std::string& at) {
-    if (!id.is_string()) throw BadField{at, "a line id is expected"};
+    if (!id.is_string()) throw BadField{at, {"want-line-id"}};
     note.lines.push_back({piece, id.get<std::string>()});
   });
   note.unknown = f.unknown();
@@ -66,7 +66,7 @@ Line read_line(const Json& json, const std::string& where) {
   std::string data, rule;
   f.text("d", data);
   auto path = parse_path_data(data);
-  if (!path) f.bad("d", path.error().message);
+  if (!path) f.bad("d", path.error().said);
   f.text("fill_rule", rule);
   path->fill_rule = rule == "evenodd" ? FillRule::evenodd : FillRule::nonzero;
   // A move alone draws nothing, and what reads contours counts on a segment. Dots of a pen are open.
@@ -92,7 +92,7 @@ std::optional<Value> plain_value(const Json& json) {
 
 /// The values of a known kind; those it does not take go to `rest`.
 Values read_values(const Json& json, const std::string& where, const KindSpec& spec, Unknown& rest) {
-  if (!json.is_object()) throw BadField{where, "an object is expected"};
+  if (!json.is_object()) throw BadField{where, {"want-object"}};
   Values out;
   Json unknown = Json::object();
   for (const auto& [key, value] : json.items()) {
@@ -102,8 +102,8 @@ Values read_values(const Json& json, const std::string& where, const KindSpec& s
       continue;
     }
     const auto plain = plain_value(value);
-    const auto ok = plain ? accepts(*v, *plain) : Result<void>(fail(ErrorKind::malformed, "a value is expected"));
-    if (!ok) throw BadField{where + "." + key, ok.error().message};
+    const auto ok = plain ? accepts(*v, *plain) : Result<void>(fail(ErrorKind::malformed, {"want-value"}));
+    if (!ok) throw BadField{where + "." + key, ok.error().said};
     out[key] = *plain;
   }
   if (!unknown.empty()) rest = unknown.dump();
@@ -134,7 +134,7 @@ Picture read_picture(const Json& json, const std::string& where) {
   f.text("rgb", text);
   auto rgb =
       pixels_from_text(text, static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height) * 3);
-  if (!rgb) f.bad("rgb", rgb.error().message);
+  if (!rgb) f.bad("rgb", rgb.error().said);
   picture.rgb = std::move(*rgb);
   return picture;
 }
@@ -146,7 +146,7 @@ Source read_source(const Json& json, const std::string& where, int piece) {
   s.text("kind", source.kind);
   if (!source.kind.empty()) {
     const KindSpec* spec = find_kind(shape_kinds(), source.kind);
-    if (!spec) s.bad("kind", "this version does not know the ready shape \"" + source.kind + "\"");
+    if (!spec) s.bad("kind", {"unknown-shape", {{"shape", source.kind}}});
     if (const Json* values = s.find("values"))
       source.values = read_values(*values, s.name_of("values"), *spec, source.unknown_values);
     if (const Json* picture = s.find("picture")) source.picture = read_picture(*picture, s.name_of("picture"));
@@ -166,7 +166,7 @@ Axis read_axis(Fields& f) {
   for (const Axis axis : kAxes) {
     if (said == word(axis)) return axis;
   }
-  f.bad("axis", "one of these is expected: x, y");
+  f.bad("axis", {"want-one-of", {{"words", "x, y"}}});
 }
 
 Hold read_hold(const Json& json, const std::string& where) {
@@ -185,13 +185,13 @@ Hold read_hold(const Json& json, const std::string& where) {
         anchor.unknown = g.unknown();
       },
       2);
-  if (hold.to.empty()) f.bad("to", "one or two places are expected");
+  if (hold.to.empty()) f.bad("to", {"want-one-or-two-places"});
   f.number("distance_mm", hold.distance_mm, -kFarthestMm, kFarthestMm);
   f.list("row", [&](const Json& id, const std::string& at) {
-    if (!id.is_number_integer()) throw BadField{at, "the id of a piece is expected"};
+    if (!id.is_number_integer()) throw BadField{at, {"want-piece-id"}};
     hold.row.push_back(id.get<int>());
   });
-  if (!hold.row.empty() && hold.to.size() != 2) f.bad("to", "a row needs two places");
+  if (!hold.row.empty() && hold.to.size() != 2) f.bad("to", {"row-needs-two-places"});
   hold.unknown = f.unknown();
   return hold;
 }
@@ -214,8 +214,7 @@ Piece read_piece(const Json& json, const std::string& where) {
   f.list("held", [&](const Json& hold, const std::string& at) {
     piece.holds.push_back(read_hold(hold, at));
     for (std::size_t i = 0; i + 1 < piece.holds.size(); ++i) {
-      if (piece.holds[i].axis == piece.holds.back().axis)
-        throw BadField{at + ".axis", "the piece is held on this axis already"};
+      if (piece.holds[i].axis == piece.holds.back().axis) throw BadField{at + ".axis", {"held-already"}};
     }
   });
   if (const Json* fitted = f.find("fitted")) {
@@ -230,7 +229,7 @@ Piece read_piece(const Json& json, const std::string& where) {
   f.list("recipe", [&](const Json& step, const std::string& at) {
     piece.steps.push_back(read_step(step, at));
     const int id = piece.steps.back().id;
-    if (id != 0 && !steps.insert(id).second) throw BadField{at + ".id", "this id is already taken in the recipe"};
+    if (id != 0 && !steps.insert(id).second) throw BadField{at + ".id", {"id-taken"}};
   });
   for (auto& step : piece.steps) {
     for (int id = 1; step.id == 0; ++id) {
@@ -239,7 +238,7 @@ Piece read_piece(const Json& json, const std::string& where) {
   }
   if (const Json* dress = f.find("made_lines")) {
     const std::string at = f.name_of("made_lines");
-    if (!dress->is_object()) throw BadField{at, "an object is expected"};
+    if (!dress->is_object()) throw BadField{at, {"want-object"}};
     for (const auto& [id, said] : dress->items()) {
       Fields d(said, at + "." + id);
       Dress& out = piece.dress[id];
@@ -258,19 +257,19 @@ Piece read_piece(const Json& json, const std::string& where) {
       [&](const Json& line, const std::string& at) {
         piece.lines.push_back(read_line(line, at));
         const Line& read = piece.lines.back();
-        if (!ids.insert(read.id).second) throw BadField{at + ".id", "this id is already taken in the piece"};
+        if (!ids.insert(read.id).second) throw BadField{at + ".id", {"id-taken"}};
       },
       1'000'000);
   switch (const BrokenBound broken = broken_bound(piece); broken.bound) {
     case Bound::kept:
       break;
     case Bound::flattened:
-      f.bad("placement", "the matrix flattens the piece");
+      f.bad("placement", {"matrix-flattens"});
     case Bound::enlarged:
-      f.bad("placement", "the matrix makes the piece more than 10,000 times as large");
+      f.bad("placement", {"matrix-enlarges"});
     case Bound::distant:
-      if (broken.line == BrokenBound::npos) f.bad("placement", kTooFar);
-      throw BadField{f.name_of("lines") + "[" + std::to_string(broken.line) + "].d", kTooFar};
+      if (broken.line == BrokenBound::npos) f.bad("placement", too_far());
+      throw BadField{f.name_of("lines") + "[" + std::to_string(broken.line) + "].d", too_far()};
   }
   piece.unknown = f.unknown();
   return piece;
@@ -325,7 +324,7 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
   }
   std::vector<std::string> keys;
   f.list("pass_order", [&](const Json& key, const std::string& at) {
-    if (!key.is_string()) throw BadField{at, "a pass key is expected"};
+    if (!key.is_string()) throw BadField{at, {"want-pass-key"}};
     keys.push_back(key.get<std::string>());
   });
   read_keys_in_order(project, keys);
@@ -342,7 +341,7 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
     Fields both(wish, at);
     const auto line = [&](const char* key) {
       const Json* value = both.find(key);
-      if (!value) throw BadField{at, "\"first\" and \"second\" are expected"};
+      if (!value) throw BadField{at, {"want-first-and-second"}};
       return line_on_sheet(*value, at + "/" + key);
     };
     HandOrder& out = plan.by_hand.emplace_back();
@@ -354,7 +353,7 @@ void read_plan(Project& project, const Json& json, const std::string& where) {
   f.boolean("outlines_last", plan.outlines_last);
   f.boolean("by_tool", plan.by_tool);
   f.list("not_now", [&](const Json& key, const std::string& at) {
-    if (!key.is_string()) throw BadField{at, "the key of a pass is expected"};
+    if (!key.is_string()) throw BadField{at, {"want-pass-key"}};
     plan.not_now.push_back(key.get<std::string>());
   });
   f.list(
@@ -378,12 +377,11 @@ Project read_project(const Json& json) {
   Project p = new_project("");
   std::string format;
   f.text("format", format);
-  if (format != "dot-lane project") throw BadField{"format", "this is not a Dot Lane project"};
+  if (format != "dot-lane project") throw BadField{"format", {"not-a-project"}};
   int version = 0;
   f.integer("version", version, 1, 1'000'000);
   if (version > kFormatVersion) {
-    throw BadField{"version", "this project is of version " + std::to_string(version) + "; this Dot Lane reads up to " +
-                                  std::to_string(kFormatVersion) + ": open it with a newer one"};
+    throw BadField{"version", {"project-newer", {{"version", figure(version)}, {"known", figure(kFormatVersion)}}}};
   }
   f.text("name", p.name);
   std::string unit = "mm";
@@ -392,7 +390,7 @@ Project read_project(const Json& json) {
   std::set<int> ids;
   f.list("pieces", [&](const Json& piece, const std::string& at) {
     p.pieces.emplace_back(read_piece(piece, at));
-    if (!ids.insert(p.pieces.back()->id).second) throw BadField{at + ".id", "this id is already taken"};
+    if (!ids.insert(p.pieces.back()->id).second) throw BadField{at + ".id", {"id-taken"}};
   });
   f.list("guides", [&](const Json& json_guide, const std::string& at) {
     Fields g(json_guide, at);
@@ -410,7 +408,7 @@ Project read_project(const Json& json) {
   if (f.find("tools")) p.tools.clear();
   f.list("tools", [&](const Json& tool, const std::string& at) {
     Tool read = read_tool(tool, at);
-    if (find_tool(p, read.id)) throw BadField{at + ".id", "this id is already taken"};
+    if (find_tool(p, read.id)) throw BadField{at + ".id", {"id-taken"}};
     p.tools.push_back(std::move(read));
   });
   if (const Json* machine = f.find("machine")) read_machine(p.machine, *machine, "machine");
@@ -425,18 +423,16 @@ Project read_project(const Json& json) {
   }
   for (const auto& piece : p.pieces) {
     if (!find_stock(p, piece->stock)) {
-      throw BadField{"pieces", "piece " + std::to_string(piece->id) + " is on the stock \"" + piece->stock +
-                                   "\", which the project does not have"};
+      throw BadField{"pieces", {"piece-without-stock", {{"piece", figure(piece->id)}, {"stock", piece->stock}}}};
     }
     for (const auto& line : piece->lines) {
       if (!line.tool.empty() && !find_tool(p, line.tool)) {
-        throw BadField{"pieces",
-                       "line \"" + line.id + "\" wants the tool \"" + line.tool + "\", which is not in the rack"};
+        throw BadField{"pieces", {"line-without-tool", {{"line", line.id}, {"tool", line.tool}}}};
       }
     }
     for (const auto& [id, dress] : piece->dress) {
       if (!dress.tool.empty() && !find_tool(p, dress.tool)) {
-        throw BadField{"pieces", "line \"" + id + "\" wants the tool \"" + dress.tool + "\", which is not in the rack"};
+        throw BadField{"pieces", {"line-without-tool", {{"line", id}, {"tool", dress.tool}}}};
       }
     }
   }
@@ -457,17 +453,16 @@ Result<Project> project_from_json(std::string_view text, const std::string& file
   };
   try {
     const Json json = Json::parse(text.begin(), text.end(), guard);
-    if (deep) return fail(ErrorKind::malformed, "values are nested too deeply for a project", file_name);
+    if (deep) return fail(ErrorKind::malformed, {"project-nested"}, file_name);
     return read_project(json);
   } catch (const Json::parse_error& e) {
     const auto end = std::min<std::size_t>(e.byte, text.size());
     const auto line = 1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(end), '\n');
-    return fail(ErrorKind::malformed, "this is not a complete project; it may be cut short, try its autosave",
-                file_name + ":" + std::to_string(line));
+    return fail(ErrorKind::malformed, {"project-cut-short"}, file_name + ":" + std::to_string(line));
   } catch (const Json::exception& e) {
-    return fail(ErrorKind::malformed, e.what(), file_name);
+    return fail(ErrorKind::malformed, {"json", {{"why", e.what()}}}, file_name);
   } catch (const BadField& bad) {
-    return fail(ErrorKind::malformed, bad.field + ": " + bad.message, file_name);
+    return fail(ErrorKind::malformed, bad.said, bad.field.empty() ? file_name : file_name + ": " + bad.field);
   }
 }
 

@@ -49,23 +49,19 @@ Shade shade_of(pugi::xml_node stop) {
 SvgDocument::SvgDocument(std::string_view bytes, const std::string& file, const ReadOptions& options)
     : bytes_(bytes), file_(file), options_(options) {
   if (bytes_.size() > options_.max_bytes) {
-    refuse(ErrorKind::unsupported, "the file is larger than " + std::to_string(options_.max_bytes >> 20) +
-                                       " MB; split the drawing or simplify it");
+    refuse(ErrorKind::unsupported, {"drawing-too-large", {{"mb", figure(options_.max_bytes >> 20)}}});
   }
-  if (trimmed(bytes_).empty()) refuse(ErrorKind::malformed, "the file is empty");
+  if (trimmed(bytes_).empty()) refuse(ErrorKind::malformed, {"file-empty"});
   // White space between words in tspans is a space.
   constexpr unsigned kParse = pugi::parse_default | pugi::parse_doctype | pugi::parse_ws_pcdata;
   const auto parsed = document_.load_buffer(bytes_.data(), bytes_.size(), kParse);
   if (!parsed) {
-    refuse(ErrorKind::malformed,
-           std::string("not well-formed XML (") + parsed.description() + "); the file may be cut short, save it again",
-           line_at(parsed.offset));
+    refuse(ErrorKind::malformed, {"svg-not-xml", {{"why", parsed.description()}}}, line_at(parsed.offset));
   }
   survey();
   const auto root = this->root();
   if (local_name(root.name()) != "svg") {
-    refuse(ErrorKind::malformed, "this is not an SVG drawing: its first element is <" + std::string(root.name()) + ">",
-           line_of(root));
+    refuse(ErrorKind::malformed, {"svg-not-svg", {{"element", root.name()}}}, line_of(root));
   }
   const std::string_view name = root.name();
   prefix_ = name.substr(0, name.size() - 3);
@@ -84,9 +80,7 @@ void SvgDocument::survey() {
     explicit Walker(SvgDocument& reader) : r(reader) {}
     bool for_each(pugi::xml_node& node) override {
       if (depth() > r.options_.max_depth) {
-        r.refuse(ErrorKind::unsupported,
-                 "groups are nested deeper than " + std::to_string(r.options_.max_depth) + "; ungroup the drawing",
-                 r.line_of(node));
+        r.refuse(ErrorKind::unsupported, {"svg-nested", {{"levels", figure(r.options_.max_depth)}}}, r.line_of(node));
       }
       if (node.type() == pugi::node_doctype) r.check_entities(node);
       if (node.type() != pugi::node_element) return true;
@@ -110,15 +104,14 @@ void SvgDocument::check_entities(pugi::xml_node doctype) const {
     const auto entity = text.substr(at, end - at);
     if (entity.find('&') != std::string_view::npos || entity.find("SYSTEM") != std::string_view::npos ||
         entity.find("PUBLIC") != std::string_view::npos) {
-      refuse(ErrorKind::unsupported,
-             "the file defines XML entities that refer to others or to outside files; save it as plain SVG",
+      refuse(ErrorKind::unsupported, {"svg-entities"},
              line_at(doctype.offset_debug() + static_cast<std::ptrdiff_t>(at)));
     }
   }
 }
 
-void SvgDocument::refuse(ErrorKind kind, std::string message, std::size_t line) const {
-  throw SvgRefusal{{kind, std::move(message), line ? file_ + ":" + std::to_string(line) : file_}};
+void SvgDocument::refuse(ErrorKind kind, Said said, std::size_t line) const {
+  throw SvgRefusal{{kind, std::move(said), line ? file_ + ":" + std::to_string(line) : file_}};
 }
 
 void SvgDocument::amiss(SvgAmiss& what, pugi::xml_node node, std::string_view name) const {
@@ -172,6 +165,7 @@ SvgStyle SvgDocument::style_of(pugi::xml_node node, SvgStyle style) const {
   const PaintServer server = [this](std::string_view id) { return mean_color(id, 0); };
   style.displayed = true;
   style.outer_size = style.font.size;
+  style.shift = {};
   // `color` first, so that currentColor sees the element's own.
   if (const auto a = node.attribute("color")) apply(style, "color", a.value(), server);
   for (const auto attribute : node.attributes()) apply(style, attribute.name(), attribute.value(), server);
@@ -184,6 +178,7 @@ SvgStyle SvgDocument::style_of(pugi::xml_node node, SvgStyle style) const {
   if (const auto a = node.attribute("style")) {
     for (const auto& [name, value] : parse_declarations(a.value())) apply(style, name, value, server);
   }
+  settle(style);
   return style;
 }
 

@@ -59,7 +59,7 @@ class SvgDocument {
   [[nodiscard]] Affine transform_of(pugi::xml_node node);
 
   void amiss(SvgAmiss& what, pugi::xml_node node, std::string_view name) const;
-  [[noreturn]] void refuse(ErrorKind kind, std::string message, std::size_t line = 0) const;
+  [[noreturn]] void refuse(ErrorKind kind, Said said, std::size_t line = 0) const;
   /// Attributes that were passed over, and path data and points read up to an error.
   SvgAmiss ignored, cut_short;
 

@@ -116,15 +116,12 @@ class Reader {
 
   void visit(pugi::xml_node node, const Context& outer, int depth) {
     if (depth > options_.max_depth) {
-      document_.refuse(ErrorKind::unsupported,
-                       "elements are nested or reused deeper than " + std::to_string(options_.max_depth),
+      document_.refuse(ErrorKind::unsupported, {"svg-reused-deep", {{"levels", figure(options_.max_depth)}}},
                        document_.line_of(node));
     }
     if (!uses_.empty() && ++instances_ > options_.max_instances) {
-      document_.refuse(
-          ErrorKind::unsupported,
-          "reused elements add up to more than " + std::to_string(options_.max_instances) + "; expand fewer copies",
-          document_.line_of(node));
+      document_.refuse(ErrorKind::unsupported, {"svg-many-copies", {{"most", figure(options_.max_instances)}}},
+                       document_.line_of(node));
     }
     const auto name = document_.element_name(node);
     static const std::unordered_set<std::string_view> groups{"g", "a", "svg", "use", "switch"};
@@ -254,8 +251,7 @@ class Reader {
       return document_.amiss(left_out_, node, name);
     segments_ += segment_count(path);
     if (segments_ > options_.max_segments) {
-      document_.refuse(ErrorKind::unsupported,
-                       "the drawing has more than " + std::to_string(options_.max_segments) + " segments; simplify it",
+      document_.refuse(ErrorKind::unsupported, {"drawing-segments", {{"most", figure(options_.max_segments)}}},
                        document_.line_of(node));
     }
     ArtLine line;
@@ -341,7 +337,7 @@ Result<Artwork> read_svg(std::string_view bytes, const std::string& file_name, c
   } catch (SvgRefusal& refusal) {
     return tl::unexpected<Error>(std::move(refusal.error));
   } catch (const std::bad_alloc&) {
-    return fail(ErrorKind::unsupported, "the drawing needs more memory than there is", file_name);
+    return fail(ErrorKind::unsupported, {"drawing-memory"}, file_name);
   }
 }
 

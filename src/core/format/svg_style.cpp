@@ -1,6 +1,7 @@
 #include "core/format/svg_style.hpp"
 
 #include <algorithm>
+#include <iterator>
 
 #include "core/format/svg_units.hpp"
 #include "core/text_scan.hpp"
@@ -55,6 +56,16 @@ std::optional<double> font_size(std::string_view text, double outer) {
   return parsed->unit == "%" ? std::optional(parsed->value * outer / 100) : std::nullopt;
 }
 
+/// A length along or across the line; em, ex and % are of the letters.
+std::optional<SvgAlong> along(std::string_view text) {
+  const auto parsed = parse_svg_length(text);
+  if (!parsed) return std::nullopt;
+  if (const auto px = px_per(parsed->unit)) return SvgAlong{parsed->value * *px, 0};
+  if (parsed->unit == "em") return SvgAlong{0, parsed->value};
+  if (parsed->unit == "ex") return SvgAlong{0, parsed->value / 2};
+  return parsed->unit == "%" ? std::optional(SvgAlong{0, parsed->value / 100}) : std::nullopt;
+}
+
 /// CSS Fonts 4, 2.2: what is bolder or lighter than the text around it.
 std::optional<int> font_weight(std::string_view text, int outer) {
   if (text == "normal") return 400;
@@ -101,14 +112,36 @@ void apply_text(SvgStyle& style, std::string_view property, std::string_view val
   } else if (property == "font") {
     apply_font(style, value);
   } else if (property == "letter-spacing") {
-    style.letter_spacing = value == "normal" ? 0 : font_size(value, style.font.size).value_or(style.letter_spacing);
-    if (value.starts_with('-')) style.letter_spacing = -font_size(value.substr(1), style.font.size).value_or(0);
+    style.letter_spacing = value == "normal" ? SvgAlong{} : along(value).value_or(style.letter_spacing);
+  } else if (property == "word-spacing") {
+    style.word_spacing = value == "normal" ? SvgAlong{} : along(value).value_or(style.word_spacing);
+  } else if (property == "baseline-shift") {
+    // How far letters above or below the line are from it is for the reader of a drawing to say (CSS Inline 3, 4.3).
+    constexpr double kSub = -0.2, kSuper = 0.4;  // em; common practice, no published source
+    style.shift = value == "sub"     ? SvgAlong{0, kSub}
+                  : value == "super" ? SvgAlong{0, kSuper}
+                                     : along(value).value_or(SvgAlong{});
+  } else if (property == "dominant-baseline") {
+    static constexpr std::pair<const char*, TextBaseline> kLines[] = {
+        {"middle", TextBaseline::middle},      {"central", TextBaseline::central},
+        {"hanging", TextBaseline::hanging},    {"text-before-edge", TextBaseline::top},
+        {"text-top", TextBaseline::top},       {"text-after-edge", TextBaseline::bottom},
+        {"text-bottom", TextBaseline::bottom}, {"ideographic", TextBaseline::bottom}};
+    const auto* known =
+        std::find_if(std::begin(kLines), std::end(kLines), [&](const auto& k) { return k.first == value; });
+    style.baseline = known == std::end(kLines) ? TextBaseline::alphabetic : known->second;
   } else if (property == "text-anchor") {
     style.anchor = value == "middle" ? TextAnchor::middle : value == "end" ? TextAnchor::end : TextAnchor::start;
   }
 }
 
 }  // namespace
+
+void settle(SvgStyle& style) {
+  for (SvgAlong* length : {&style.letter_spacing, &style.word_spacing, &style.shift})
+    *length = {length->px + length->em * style.font.size, 0};
+  style.raised += style.shift.px;
+}
 
 Declarations parse_declarations(std::string_view text) {
   Declarations out;
@@ -162,7 +195,8 @@ void apply(SvgStyle& style, std::string_view property, std::string_view value, c
     if (value == "hidden" || value == "collapse") style.visible = false;
   } else if (property == "display") {
     style.displayed = value != "none";
-  } else if (property.starts_with("font") || property == "letter-spacing" || property == "text-anchor") {
+  } else if (property.starts_with("font") || property == "letter-spacing" || property == "word-spacing" ||
+             property == "text-anchor" || property == "baseline-shift" || property == "dominant-baseline") {
     apply_text(style, property, value);
   }
 }

@@ -22,8 +22,16 @@ struct SvgFont {
 };
 
 enum class TextAnchor { start, middle, end };
+/// Which line of the letters lies where the text stands (CSS Inline 3, dominant-baseline).
+enum class TextBaseline { alphabetic, middle, central, hanging, top, bottom };
 
-/// The painting properties Dot Lane reads, as they stand on one element. `display` is the only one not inherited.
+/// A length that may be one of the letters, whose size may be said after it.
+struct SvgAlong {
+  double px = 0, em = 0;
+};
+
+/// The painting properties Dot Lane reads, as they stand on one element. `display` and baseline shifts alone are not
+/// inherited.
 struct SvgStyle {
   std::optional<Color> stroke;         ///< nothing = none
   std::optional<Color> fill{Color{}};  ///< black unless said otherwise, as SVG has it
@@ -34,8 +42,11 @@ struct SvgStyle {
   bool visible = true;
   bool displayed = true;
   SvgFont font;
-  double outer_size = 16;     ///< px, of the text around it: what em and % are of
-  double letter_spacing = 0;  ///< px
+  double outer_size = 16;                 ///< px, of the text around it: what em and % are of
+  SvgAlong letter_spacing, word_spacing;  ///< the latter after each space
+  SvgAlong shift;                         ///< up from the line of the text around it
+  double raised = 0;                      ///< px: all shifts up to here
+  TextBaseline baseline = TextBaseline::alphabetic;
   TextAnchor anchor = TextAnchor::start;
 };
 
@@ -43,6 +54,9 @@ using Declarations = std::vector<std::pair<std::string, std::string>>;
 
 /// "stroke: red; fill: none" as name and value pairs; anything unreadable is passed over, as CSS asks.
 [[nodiscard]] Declarations parse_declarations(std::string_view text);
+
+/// All of an element's properties are applied: its shift raises it, and lengths are px from here on.
+void settle(SvgStyle& style);
 
 /// Finds the colour of a paint server ("url(#sunset)") by its id.
 using PaintServer = std::function<std::optional<Color>(std::string_view id)>;

@@ -20,8 +20,9 @@ struct SvgText {
 };
 
 /// Sets a `text` element as SVG 1.1 chapter 10 says: tspans, positions by x, y, dx and dy (lists too), anchors,
-/// letter-spacing, white space as SVG 2 (11.7) has it. Not carried out: rotate, textLength, baseline shifts, writing
-/// from top to bottom. `style` is the element's own.
+/// letters that are turned (rotate), text that is fitted into a length (textLength), spacing of letters and words,
+/// baselines and their shifts, white space as SVG 2 (11.7) has it. Not carried out: writing from top to bottom, and a
+/// textLength whose text is given several positions. `style` is the element's own.
 [[nodiscard]] SvgText svg_text(SvgDocument& document, pugi::xml_node text, const SvgStyle& style, SvgViewport viewport);
 
 /// The words in an element, of any kind.

@@ -69,7 +69,7 @@ Result<Affine> parse_transform(std::string_view text) {
     const auto rest = in.rest();
     const auto open = rest.find('('), close = rest.find(')');
     if (open == std::string_view::npos || close == std::string_view::npos || close < open) {
-      return fail(ErrorKind::malformed, "transform is missing a bracket");
+      return fail(ErrorKind::malformed, {"transform-bracket"});
     }
     TextScan numbers(rest.substr(open + 1, close - open - 1));
     std::array<double, 6> v{};
@@ -82,14 +82,13 @@ Result<Affine> parse_transform(std::string_view text) {
     numbers.skip_separators();
     const auto map = numbers.done() ? transform_function(trimmed(rest.substr(0, open)), v, n) : std::nullopt;
     if (!map) {
-      return fail(
-          ErrorKind::malformed,
-          "transform \"" + std::string(rest.substr(0, std::min<std::size_t>(close + 1, 40))) + "\" cannot be read");
+      return fail(ErrorKind::malformed,
+                  {"transform-unread", {{"text", std::string(rest.substr(0, std::min<std::size_t>(close + 1, 40)))}}});
     }
     out = out * *map;
     in.advance(close + 1);
   }
-  if (!out.finite()) return fail(ErrorKind::malformed, "transform is not finite");
+  if (!out.finite()) return fail(ErrorKind::malformed, {"transform-infinite"});
   return out;
 }
 

@@ -16,14 +16,14 @@ void read_word(Fields& f, const char* key, const Options& options, T& out) {
   }
   std::string all;
   for (const T option : options) all += (all.empty() ? "" : ", ") + std::string(word(option));
-  f.bad(key, "one of these is expected: " + all);
+  f.bad(key, {"want-one-of", {{"words", all}}});
 }
 
 }  // namespace
 
 Role read_role(const Json& json, const std::string& where) {
   const auto role = json.is_string() ? role_from(json.get<std::string>()) : std::nullopt;
-  if (!role) throw BadField{where, "a role is expected (cut, score, draw, foil, engrave, emboss, print or guide)"};
+  if (!role) throw BadField{where, {"want-role"}};
   return *role;
 }
 
@@ -33,7 +33,7 @@ Tool read_tool(const Json& json, const std::string& where) {
   f.text("id", tool.id);
   const bool slug = std::all_of(tool.id.begin(), tool.id.end(),
                                 [](char c) { return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-'; });
-  if (tool.id.empty() || !slug) f.bad("id", "lower-case letters, digits and dashes are expected");
+  if (tool.id.empty() || !slug) f.bad("id", {"want-slug"});
   f.text("name", tool.name);
   std::string kind;
   f.text("kind", kind);
@@ -79,7 +79,7 @@ Stock read_stock(const Json& json, const std::string& where) {
   f.boolean("never_cut", stock.never_cut);
   if (const Json* settings = f.find("settings")) {
     const std::string at = f.name_of("settings");
-    if (!settings->is_object()) throw BadField{at, "an object is expected"};
+    if (!settings->is_object()) throw BadField{at, {"want-object"}};
     for (const auto& [key, value] : settings->items()) {
       const Role role = read_role(key, at);
       Setting setting = setting_for(stock, role);
@@ -140,17 +140,17 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
       "takes",
       [&](const Json& kinds, const std::string& at) {
         m.takes.emplace_back();
-        if (!kinds.is_array()) throw BadField{at, "a list of kinds of tool is expected"};
+        if (!kinds.is_array()) throw BadField{at, {"want-tool-kinds"}};
         for (const auto& kind : kinds) {
           const auto known = tool_kind_from(kind.is_string() ? kind.get<std::string>() : "");
-          if (!known) throw BadField{at, "a kind of tool is expected"};
+          if (!known) throw BadField{at, {"want-tool-kind"}};
           m.takes.back().push_back(*known);
         }
       },
       4);
   if (const Json* pace = f.find("pace")) {
     const std::string at = f.name_of("pace");
-    if (!pace->is_object()) throw BadField{at, "an object is expected"};
+    if (!pace->is_object()) throw BadField{at, {"want-object"}};
     for (const auto& [role, said] : pace->items()) {
       Pace& out = m.pace[read_role(role, at)];
       Fields p(said, at + "." + role);
@@ -164,7 +164,7 @@ void read_machine(Machine& m, const Json& json, const std::string& where) {
   f.list(
       "rollers_mm",
       [&](const Json& x, const std::string& at) {
-        if (!x.is_number() || std::abs(x.get<double>()) > 10'000) throw BadField{at, "a place in mm is expected"};
+        if (!x.is_number() || std::abs(x.get<double>()) > 10'000) throw BadField{at, {"want-place"}};
         m.rollers_mm.push_back(x.get<double>());
       },
       20);

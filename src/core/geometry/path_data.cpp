@@ -65,9 +65,9 @@ PathRead read_path_data(std::string_view text, double scale) {
   TextScan in(text);
   PathBuilder b;
   char command = 0, previous = 0;
-  auto bad = [&](const std::string& what) -> PathRead {
-    return {std::move(b.path),
-            Error{ErrorKind::malformed, "path data: " + what + " at character " + std::to_string(in.offset() + 1), {}}};
+  auto bad = [&](const char* code, char letter = ' ') -> PathRead {
+    const Said said{code, {{"character", figure(in.offset() + 1)}, {"letter", std::string(1, letter)}}};
+    return {std::move(b.path), Error{ErrorKind::malformed, said, {}}};
   };
   in.skip_space();
   if (in.done() || in.rest() == "none") return {};
@@ -87,9 +87,9 @@ PathRead read_path_data(std::string_view text, double scale) {
     if ((c >= 'A' && c <= 'Z') || (c >= 'a' && c <= 'z')) {
       command = c;
       in.advance();
-      if (previous == 0 && command != 'M' && command != 'm') return bad("a path must begin with a move (M)");
+      if (previous == 0 && command != 'M' && command != 'm') return bad("path-move");
     } else if (command == 0 || command == 'Z' || command == 'z') {
-      return bad("a command letter is expected");
+      return bad("path-letter");
     }
     const bool relative = command >= 'a';
     const Vec origin = relative ? b.at : Vec{};
@@ -152,9 +152,9 @@ PathRead read_path_data(std::string_view text, double scale) {
         b.close();
         break;
       default:
-        return bad(std::string("'") + command + "' is not a path command");
+        return bad("path-command", command);
     }
-    if (failed) return bad(std::string("a finite number is missing after '") + command + "'");
+    if (failed) return bad("path-number", command);
     previous = upper;
     if (command == 'M') command = 'L';
     if (command == 'm') command = 'l';

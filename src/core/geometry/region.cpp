@@ -1,6 +1,7 @@
 #include "core/geometry/region.hpp"
 
 #include <algorithm>
+#include <iterator>
 
 #include "core/geometry/apart.hpp"
 #include "core/geometry/dense.hpp"
@@ -56,6 +57,7 @@ std::vector<std::vector<const Ring*>> grouped(const Region& region) {
 /// fro, which a sweep inside the window takes no notice of.
 Ring cut_to(const Box& window, Ring ring) {
   const auto by_side = [&ring](const auto& inside, const auto& meets) {
+    if (std::all_of(ring.begin(), ring.end(), inside)) return;
     Ring out;
     for (std::size_t i = 0, k = ring.size() - 1; i < ring.size(); k = i++) {
       const bool from = inside(ring[k]), to = inside(ring[i]);
@@ -70,75 +72,80 @@ Ring cut_to(const Box& window, Ring ring) {
   const auto at_y = [](double y) {
     return [y](Vec a, Vec b) { return Vec{a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y), y}; };
   };
-  if (!ring.empty()) by_side([&](Vec p) { return p.x >= window.x0; }, at_x(window.x0));
-  if (!ring.empty()) by_side([&](Vec p) { return p.x <= window.x1; }, at_x(window.x1));
-  if (!ring.empty()) by_side([&](Vec p) { return p.y >= window.y0; }, at_y(window.y0));
-  if (!ring.empty()) by_side([&](Vec p) { return p.y <= window.y1; }, at_y(window.y1));
+  by_side([&](Vec p) { return p.x >= window.x0; }, at_x(window.x0));
+  by_side([&](Vec p) { return p.x <= window.x1; }, at_x(window.x1));
+  by_side([&](Vec p) { return p.y >= window.y0; }, at_y(window.y0));
+  by_side([&](Vec p) { return p.y <= window.y1; }, at_y(window.y1));
   return ring;
 }
 
-/// For their overlap: of large regions only what lies about where both are, as a letter on a large figure asks for
-/// little of it. They stay as they are where that leaves much.
-void keep_what_meets(Region& a, Region& b) {
-  constexpr double kAround = 0.1;  // mm, so that the window's sides lie clear of the answer
-  constexpr std::size_t kMany = 200;
-  const Box of_a = bounds_of(a), of_b = bounds_of(b);
-  const Box window = Box{std::max(of_a.x0, of_b.x0), std::max(of_a.y0, of_b.y0), std::min(of_a.x1, of_b.x1),
-                         std::min(of_a.y1, of_b.y1)}
-                         .grown(kAround);
-  const auto within = [&](const Region& whole) {
-    if (vertices_in(whole) < kMany || window.contains(bounds_of(whole))) return whole;
-    Region kept;
-    for (const auto& ring : whole.rings) {
-      if (Ring cut = cut_to(window, ring); cut.size() > 2) kept.rings.push_back(std::move(cut));
-    }
-    return kept;
-  };
-  Region some_a = within(a), some_b = within(b);
-  // GEOS, which is asked above that, takes no rings that run to and fro.
-  if (vertices_in(some_a) + vertices_in(some_b) <= kDense) a = std::move(some_a), b = std::move(some_b);
+/// The rings of a region that reach into the window, without what of them lies beyond it.
+Region cut_to(const Box& window, const Region& region) {
+  Region out;
+  for (const auto& ring : region.rings) {
+    if (!bounds_of(ring).overlaps(window)) continue;
+    if (Ring cut = cut_to(window, ring); cut.size() > 2) out.rings.push_back(std::move(cut));
+  }
+  return out;
 }
 
-enum class Operation { difference, intersection };
-
-Region combine(const Region& a, const Region& b, Operation operation) {
-  const Box reach_a = bounds_of(a), reach_b = bounds_of(b);
-  if (!reach_a.overlaps(reach_b)) return operation == Operation::difference ? a : Region{};
-  // Only what lies near the other side is swept; parts far from it are whole in the answer or not in it at all.
-  Region subject, clip, out;
-  for (const auto& part : parts_of(a)) {
-    Region* to = bounds_of(part.rings.front()).overlaps(reach_b) ? &subject
-                 : operation == Operation::difference            ? &out
-                                                                 : nullptr;
-    if (to) to->rings.insert(to->rings.end(), part.rings.begin(), part.rings.end());
-  }
-  std::vector<Region> clips = parts_of(b);
-  std::erase_if(clips, [&](const Region& part) { return !bounds_of(part.rings.front()).overlaps(reach_a); });
-  for (const auto& part : clips) clip.rings.insert(clip.rings.end(), part.rings.begin(), part.rings.end());
-  if (operation == Operation::difference && vertices_in(subject) + vertices_in(clip) > kDense) {
-    Cleared cleared = clear_of_edges(subject, clips);
-    clip = std::move(cleared.to_sweep);
-    for (auto& ring : cleared.holes) out.rings.push_back(std::move(ring));
-  }
-  if (operation == Operation::intersection) keep_what_meets(subject, clip);
-  if (vertices_in(subject) + vertices_in(clip) > kDense) {
-    if (auto dense =
-            operation == Operation::difference ? dense_difference(subject, clip) : dense_intersection(subject, clip)) {
-      for (auto& ring : dense->rings) out.rings.push_back(std::move(ring));
-      return out;
-    }
-  }
+Region swept(const Region& subject, const Region& clip, ClipperLib::ClipType operation) {
   ClipperLib::Clipper clipper;
   for (const auto& ring : subject.rings) clipper.AddPath(grid::to_grid(ring), ClipperLib::ptSubject, true);
   for (const auto& ring : clip.rings) clipper.AddPath(grid::to_grid(ring), ClipperLib::ptClip, true);
   ClipperLib::Paths rings;
-  grid::execute(clipper, operation == Operation::difference ? ClipperLib::ctDifference : ClipperLib::ctIntersection,
-                rings, ClipperLib::pftNonZero);
+  grid::execute(clipper, operation, rings, ClipperLib::pftNonZero);
+  Region out;
   for (const auto& ring : rings) out.rings.push_back(grid::to_mm(ring));
   return out;
 }
 
+void append(Region& to, Region from) { std::move(from.rings.begin(), from.rings.end(), std::back_inserter(to.rings)); }
+
 }  // namespace
+
+Region intersect(const Region& a, const Region& b) {
+  // Only what lies about where both are is swept, as a letter on a large figure asks for little of it.
+  constexpr double kAround = 0.1;  // mm, so that the window's sides lie clear of the answer
+  const auto window = [&](const Region& x, const Region& y) {
+    return common(bounds_of(x), bounds_of(y)).grown(kAround);
+  };
+  if (!bounds_of(a).overlaps(bounds_of(b))) return {};
+  const Region some_a = cut_to(window(a, b), a), some_b = cut_to(window(some_a, b), b);
+  if (!bounds_of(some_a).overlaps(bounds_of(some_b))) return {};
+  if (vertices_in(some_a) + vertices_in(some_b) > kDense) {
+    // GEOS takes no rings that run to and fro.
+    if (auto dense = dense_intersection(a, b)) return *std::move(dense);
+  }
+  return swept(some_a, some_b, ClipperLib::ctIntersection);
+}
+
+Region subtract(const Region& from, const Region& what) {
+  const Box reach_from = bounds_of(from), reach_what = bounds_of(what);
+  if (!reach_from.overlaps(reach_what)) return from;
+  // Only what lies near the other side is swept; parts far from it are whole in the answer.
+  Region subject, clip, out;
+  for (auto& part : parts_of(from)) {
+    Region& to = bounds_of(part.rings.front()).overlaps(reach_what) ? subject : out;
+    append(to, std::move(part));
+  }
+  std::vector<Region> clips = parts_of(what);
+  std::erase_if(clips, [&](const Region& part) { return !bounds_of(part.rings.front()).overlaps(reach_from); });
+  for (const auto& part : clips) append(clip, part);
+  if (vertices_in(subject) + vertices_in(clip) > kDense) {
+    Cleared cleared = clear_of_edges(subject, clips);
+    clip = std::move(cleared.to_sweep);
+    append(out, {std::move(cleared.holes)});
+  }
+  if (vertices_in(subject) + vertices_in(clip) > kDense) {
+    if (auto dense = dense_difference(subject, clip)) {
+      append(out, *std::move(dense));
+      return out;
+    }
+  }
+  append(out, swept(subject, clip, ClipperLib::ctDifference));
+  return out;
+}
 
 namespace {
 
@@ -262,9 +269,6 @@ Region unite(const std::vector<Region>& regions) {
   }
   return grid::united(parts);
 }
-
-Region subtract(const Region& from, const Region& what) { return combine(from, what, Operation::difference); }
-Region intersect(const Region& a, const Region& b) { return combine(a, b, Operation::intersection); }
 
 std::vector<Region> parts_of(const Region& region) {
   std::vector<Region> out;

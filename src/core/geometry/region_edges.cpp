@@ -60,7 +60,7 @@ std::vector<RegionEdges::Run> RegionEdges::runs(Vec a, Vec b) const {
   reach.add(a), reach.add(b);
   const Vec along = b - a;
   const double length = norm(along);
-  if (edges_.empty() || !reach.overlaps(bounds_)) return {{0, 1, false}};
+  if (edges_.empty() || !comes_near(a, b)) return {{0, 1, false}};
   if (length < kGrain) return {{0, 1, encloses(a)}};
   std::vector<double> at;                       // where an edge is crossed
   std::vector<std::pair<double, double>> upon;  // from where to where it runs along one
@@ -109,6 +109,7 @@ std::vector<RegionEdges::Run> RegionEdges::runs(Vec a, Vec b) const {
 bool RegionEdges::holds(const Polyline& line) const {
   if (line.points.size() == 1) return encloses(line.points.front());
   for (std::size_t i = 1; i < line.points.size(); ++i) {
+    if (!comes_near(line.points[i - 1], line.points[i])) return false;
     for (const Run& run : runs(line.points[i - 1], line.points[i])) {
       if (!run.inside) return false;
     }
@@ -120,6 +121,7 @@ double RegionEdges::length_within(const Polyline& line) const {
   double total = 0;
   for (std::size_t i = 1; i < line.points.size(); ++i) {
     const Vec a = line.points[i - 1], b = line.points[i];
+    if (!comes_near(a, b)) continue;
     for (const Run& run : runs(a, b)) {
       if (run.inside) total += (run.to - run.from) * distance(a, b);
     }

@@ -1,6 +1,7 @@
 // The edges of a region, sorted to answer quickly: what a line crosses, and how much of it lies inside.
 #pragma once
 
+#include <algorithm>
 #include <cstdint>
 #include <vector>
 
@@ -34,6 +35,10 @@ class RegionEdges {
     Vec a, b;
   };
   [[nodiscard]] int row_of(double y) const;
+  [[nodiscard]] bool comes_near(Vec a, Vec b) const {
+    return std::min(a.x, b.x) <= bounds_.x1 && std::max(a.x, b.x) >= bounds_.x0 && std::min(a.y, b.y) <= bounds_.y1 &&
+           std::max(a.y, b.y) >= bounds_.y0;
+  }
   Box bounds_;
   double height_ = 1;  // of a row, mm
   int rows_ = 1;

@@ -58,6 +58,10 @@ struct Box {
   [[nodiscard]] bool overlaps(const Box& b) const {
     return !empty() && !b.empty() && b.x0 <= x1 && b.x1 >= x0 && b.y0 <= y1 && b.y1 >= y0;
   }
+  /// What lies in both; empty where they are apart.
+  friend Box common(const Box& a, const Box& b) {
+    return {std::max(a.x0, b.x0), std::max(a.y0, b.y0), std::min(a.x1, b.x1), std::min(a.y1, b.y1)};
+  }
   friend bool operator==(const Box&, const Box&) = default;
 };
 

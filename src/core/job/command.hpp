@@ -20,12 +20,13 @@ struct Command {
     speed,    ///< of what follows with the tool down: `number`, mm/s
     force,    ///< `number`, gf
     note,     ///< `text`: a marker of Dot Lane's, or a remark
-    fault,    ///< it cannot be carried out: `text` says why
+    fault,    ///< it cannot be carried out: `why`
   };
   Kind kind = Kind::nothing;
   std::vector<Vec> points{};  ///< mm on the mat, y down
   double number = 0;
   std::string text{};
+  Said why{};
   std::size_t bytes = 0;  ///< how much of the stream it took
 };
 

@@ -24,6 +24,10 @@ std::string listed(const std::vector<std::string>& holders) {
   return out;
 }
 
+Said wrong_load(const std::vector<std::string>& wanted, const std::vector<std::string>& there) {
+  return {"wrong-load", {{"wanted", listed(wanted)}, {"there", listed(there)}}};
+}
+
 /// Nothing is wanted of a holder that the marker leaves empty.
 bool fits(const std::vector<std::string>& wanted, const std::vector<std::string>& have) {
   for (std::size_t i = 0; i < wanted.size(); ++i) {
@@ -65,7 +69,7 @@ void Cutter::feed(std::string_view bytes) {
   }
   if (!read && !faulty_) {
     finish_stroke();
-    steps_.push_back({.kind = Step::Kind::fault, .text = read.error().message});
+    steps_.push_back({.kind = Step::Kind::fault, .why = read.error().said});
     faulty_ = true;
   }
   if (state_ == State::waiting && !steps_.empty()) state_ = State::running;
@@ -77,7 +81,7 @@ void Cutter::end() {
     const auto read = reader_->end(commands);
     for (const auto& command : commands) take(command);
     finish_stroke();
-    if (!read) steps_.push_back({.kind = Step::Kind::fault, .text = read.error().message});
+    if (!read) steps_.push_back({.kind = Step::Kind::fault, .why = read.error().said});
   }
   ended_ = true;
   if (state_ == State::waiting) state_ = State::running;
@@ -146,7 +150,7 @@ void Cutter::take(const Command& in) {
       }
       break;
     case Command::Kind::fault:
-      add({.kind = Step::Kind::fault, .text = in.text});
+      add({.kind = Step::Kind::fault, .why = in.why});
       faulty_ = true;
       break;
     default:
@@ -154,7 +158,7 @@ void Cutter::take(const Command& in) {
   }
 }
 
-void Cutter::fail_run(std::string problem) {
+void Cutter::fail_run(Said problem) {
   problem_ = std::move(problem);
   state_ = State::failed;
 }
@@ -186,7 +190,7 @@ bool Cutter::begin() {
         done_ = step.end;
         break;
       case Step::Kind::fault:
-        fail_run(step.text);
+        fail_run(step.why);
         return false;
       case Step::Kind::marker:
         credit_ += step.bytes;
@@ -201,7 +205,7 @@ bool Cutter::begin() {
           return false;
         }
         if (!fits(step.marker.holders, holders_)) {
-          fail_run("the job wants " + listed(step.marker.holders) + "; the holders have " + listed(holders_));
+          fail_run(wrong_load(step.marker.holders, holders_));
           return false;
         }
         done_ = step.end;
@@ -233,14 +237,14 @@ bool Cutter::begin() {
       case Step::Kind::stroke: {
         stroke_ = step.kind == Step::Kind::stroke;
         if (stroke_ && tool().empty()) {
-          fail_run("holder " + std::to_string(holder_) + " is empty and the job wants to mark with it");
+          fail_run({"holder-empty", {{"holder", figure(holder_)}}});
           return false;
         }
         std::vector<Vec> points{head_};
         for (const Vec p : step.points) {
           points.push_back(moved_(p));
           if (!(moved_ == Affine{}) && !machine_.mat_area().grown(0.01).contains(physics_.reached(points.back()))) {
-            fail_run("the printed sheet lies so far from its place that the cut would leave the mat");
+            fail_run({"sheet-lies-too-far"});
             return false;
           }
         }
@@ -264,18 +268,17 @@ bool Cutter::begin() {
 }
 
 bool Cutter::register_sheet(int sheet, const PrintMarks& marks) {
-  const std::string name = "sheet " + std::to_string(sheet);
   const auto there = std::find_if(printed_.begin(), printed_.end(),
                                   [&](const PrintedSheet& p) { return p.sheet == sheet && p.load == mat_; });
   if (there == printed_.end()) {
-    fail_run("there are no marks of " + name + " on the mat: it has to be printed first");
+    fail_run({"no-print-marks", {{"sheet", figure(sheet)}}});
     return false;
   }
   MarkSensor sensor(*there, seed_ + static_cast<unsigned>(sheet));
   const auto darkness = [&](Vec sent) { return sensor(physics_.reached(sent)); };
   const FoundMarks found = find_marks(darkness, machine_.usable_area(), marks);
-  if (!found.problem.empty()) {
-    fail_run(name + ": " + found.problem);
+  if (found.problem) {
+    fail_run({found.problem->code, {{"sheet", figure(sheet)}}});
     return false;
   }
   found_[sheet] = moved_ = found.fit.map;
@@ -360,7 +363,7 @@ void Cutter::meet_faults(bool before) {
       case FaultKind::jam:
         if (before) break;
         down_ = false;
-        fail_run("the head is blocked; switch off, free it, and leave the mat where it is");
+        fail_run({"head-blocked"});
         break;
       default:
         break;  // of the line, and of the power: whoever serves the cutter sees to these
@@ -475,10 +478,10 @@ double Cutter::advance(double seconds) {
   return seconds - left;
 }
 
-std::string Cutter::loaded(const std::vector<std::string>& holders) {
-  if (state_ != State::paused) return "the cutter is not waiting for tools";
+std::optional<Said> Cutter::loaded(const std::vector<std::string>& holders) {
+  if (state_ != State::paused) return Said{"cutter-not-waiting"};
   if (!fits(wanted_.holders, holders)) {
-    return "the job wants " + listed(wanted_.holders) + "; the holders have " + listed(holders);
+    return wrong_load(wanted_.holders, holders);
   }
   const auto before = std::exchange(holders_, holders);
   hands_have_had(before);

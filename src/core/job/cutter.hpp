@@ -5,6 +5,7 @@
 
 #include <deque>
 #include <memory>
+#include <optional>
 #include <random>
 #include <set>
 #include <string>
@@ -51,15 +52,15 @@ class Cutter {
   void end();
   /// Lets `seconds` pass; returns how many were used before the head had to stop.
   double advance(double seconds);
-  /// At a pause: what is in the holders now. Returns an empty text when that is what the job wants (it goes on), else
-  /// what is wrong (it stays paused).
-  std::string loaded(const std::vector<std::string>& holders);
+  /// At a pause: what is in the holders now. Returns nothing when that is what the job wants (it goes on), else what is
+  /// wrong (it stays paused).
+  std::optional<Said> loaded(const std::vector<std::string>& holders);
   void hold();
   void resume();
   void cancel();
 
   [[nodiscard]] State state() const { return state_; }
-  [[nodiscard]] const std::string& problem() const { return problem_; }
+  [[nodiscard]] const Said& problem() const { return problem_; }
   [[nodiscard]] const LoadMarker& wanted() const { return wanted_; }  ///< while paused
   [[nodiscard]] Vec position() const { return head_; }                ///< where it was sent, mm
   [[nodiscard]] bool down() const { return down_; }
@@ -85,7 +86,7 @@ class Cutter {
     std::vector<double> speeds{};  // stroke: on the way to each point, mm/s
     double number = 0;
     LoadMarker marker{};
-    std::string text{};
+    Said why{};             // of a fault
     std::size_t bytes = 0;  // that are given back when it is done
     std::size_t end = 0;    // of the stream, after it
     PrintMarks marks{};     // of the sheet `number`
@@ -98,7 +99,7 @@ class Cutter {
   [[nodiscard]] double strength() const;  // of what is marked now
   void mark_up_to(double t);
   void leave_mark(std::vector<Vec> points, double from_mm, double to_mm);
-  void fail_run(std::string problem);
+  void fail_run(Said problem);
   void meet_faults(bool before = false);
   /// What the hands have put there, which is what marks.
   [[nodiscard]] const std::string& really() const;
@@ -126,7 +127,7 @@ class Cutter {
   bool ended_ = false, faulty_ = false;
 
   State state_ = State::waiting;
-  std::string problem_;
+  Said problem_;
   LoadMarker wanted_;
   int holder_ = 0, mat_ = 1, pauses_ = 0;
   double force_ = 0, depth_ = 0, seconds_ = 0;

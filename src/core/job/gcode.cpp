@@ -165,9 +165,9 @@ class GcodeWriter {
 Result<GcodeProfile> gcode_profile_from(std::string_view text) {
   GcodeProfile out;
   const auto json = nlohmann::json::parse(text, nullptr, false);
-  if (!json.is_object()) return fail(ErrorKind::malformed, "a profile is an object in JSON");
+  if (!json.is_object()) return fail(ErrorKind::malformed, {"profile-object"});
   const auto bad = [](const std::string& field, const char* what) {
-    return fail(ErrorKind::malformed, "\"" + field + "\" is " + what);
+    return fail(ErrorKind::malformed, {what, {{"word", field}}});
   };
   std::map<std::string, double*> numbers{{"up", &out.up},
                                          {"down", &out.down},
@@ -178,26 +178,26 @@ Result<GcodeProfile> gcode_profile_from(std::string_view text) {
   std::map<std::string, bool*> flags{{"arcs", &out.arcs}, {"tool_change", &out.tool_change}};
   for (const auto& [key, value] : json.items()) {
     if (const auto n = numbers.find(key); n != numbers.end()) {
-      if (!value.is_number()) return bad(key, "a number");
+      if (!value.is_number()) return bad(key, "field-is-number");
       *n->second = value.get<double>();
-      if (!std::isfinite(*n->second) || std::abs(*n->second) > 1e5) return bad(key, "out of range");
+      if (!std::isfinite(*n->second) || std::abs(*n->second) > 1e5) return bad(key, "profile-beyond");
     } else if (const auto t = texts.find(key); t != texts.end()) {
-      if (!value.is_string()) return bad(key, "a text");
+      if (!value.is_string()) return bad(key, "field-is-text");
       *t->second = value.get<std::string>();
     } else if (const auto f = flags.find(key); f != flags.end()) {
-      if (!value.is_boolean()) return bad(key, "true or false");
+      if (!value.is_boolean()) return bad(key, "field-is-flag");
       *f->second = value.get<bool>();
     } else if (key == "lift") {
-      if (value != "z" && value != "servo") return bad(key, "\"z\" or \"servo\"");
+      if (value != "z" && value != "servo") return bad(key, "profile-lift");
       out.servo = value == "servo";
     } else {
-      return bad(key, "no field of a profile");
+      return bad(key, "profile-no-field");
     }
   }
-  if (out.up == out.down) return bad("up", "the same as \"down\": the tool would never be lifted");
-  if (out.settle_s < 0) return bad("settle_s", "below 0");
-  if (out.plunge_mm_s <= 0) return bad("plunge_mm_s", "not above 0");
-  if (out.tolerance_mm <= 0 || out.tolerance_mm > 1) return bad("tolerance_mm", "not between 0 and 1");
+  if (out.up == out.down) return bad("up", "profile-never-lifted");
+  if (out.settle_s < 0) return bad("settle_s", "profile-below-0");
+  if (out.plunge_mm_s <= 0) return bad("plunge_mm_s", "profile-not-above-0");
+  if (out.tolerance_mm <= 0 || out.tolerance_mm > 1) return bad("tolerance_mm", "profile-tolerance");
   return out;
 }
 
@@ -222,7 +222,7 @@ Result<void> GcodeReader::feed(std::string_view bytes, std::vector<Command>& out
     from = end + 1;
   }
   pending_.erase(0, from);
-  if (pending_.size() > kLongest) return fail(ErrorKind::malformed, "a line never ends");
+  if (pending_.size() > kLongest) return fail(ErrorKind::malformed, {"stream-line-endless"});
   return {};
 }
 
@@ -233,9 +233,10 @@ Result<void> GcodeReader::end(std::vector<Command>& out) {
 
 Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::vector<Command>& out) {
   ++lines_;
-  const auto bad = [&](const std::string& why) {
-    return fail(ErrorKind::malformed,
-                why + " (line " + std::to_string(lines_) + ": \"" + std::string(text.substr(0, 24)) + "\")");
+  const auto bad = [&](Said said) {
+    said.figures["line"] = figure(lines_);
+    said.figures["text"] = std::string(text.substr(0, 24));
+    return fail(ErrorKind::malformed, std::move(said));
   };
   std::string words;
   std::vector<std::string> notes;
@@ -243,7 +244,7 @@ Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::ve
     if (text[i] == ';') break;
     if (text[i] == '(') {
       const auto close = text.find(')', i);
-      if (close == std::string_view::npos) return bad("a remark never ends");
+      if (close == std::string_view::npos) return bad({"gcode-remark"});
       notes.emplace_back(text.substr(i + 1, close - i - 1));
       i = close;
     } else {
@@ -255,9 +256,9 @@ Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::ve
   for (auto& note : notes) {
     constexpr std::string_view kForce = "force ";
     if (note.starts_with(kForce))
-      add({Command::Kind::force, {}, to_number(split(note, ' ')[1]).value_or(0), {}, 0});
+      add({.kind = Command::Kind::force, .number = to_number(split(note, ' ')[1]).value_or(0)});
     else
-      add({Command::Kind::note, {}, 0, std::move(note), 0});
+      add({.kind = Command::Kind::note, .text = std::move(note)});
   }
   std::map<char, double> values;
   std::vector<int> g, m;
@@ -265,10 +266,10 @@ Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::ve
   for (in.skip_space(); !in.done(); in.skip_space()) {
     char letter = in.peek();
     if (letter >= 'a' && letter <= 'z') letter = static_cast<char>(letter - 'a' + 'A');
-    if (letter < 'A' || letter > 'Z') return bad("a letter is expected");
+    if (letter < 'A' || letter > 'Z') return bad({"gcode-letter"});
     in.advance();
     const auto number = in.number();
-    if (!number) return bad(std::string("a number is expected after ") + letter);
+    if (!number) return bad({"gcode-number", {{"letter", std::string(1, letter)}}});
     if (letter == 'G' || letter == 'M') {
       const double tenths = *number * 10;
       (letter == 'G' ? g : m).push_back(static_cast<int>(std::lround(std::clamp(tenths, -1e6, 1e6))));
@@ -313,16 +314,16 @@ Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::ve
       case 940:  // the plane of the mat, the first coordinates, feeds a minute
         break;
       default:
-        add({Command::Kind::fault, {}, 0, "the cutter does not know G" + rounded_text(code / 10.0, 1), 0});
+        add({.kind = Command::Kind::fault, .why = {"cutter-unknown", {{"word", "G" + rounded_text(code / 10.0, 1)}}}});
     }
   }
-  if (values.contains('F')) add({Command::Kind::speed, {}, values['F'] * unit_ / 60, {}, 0});
+  if (values.contains('F')) add({.kind = Command::Kind::speed, .number = values['F'] * unit_ / 60});
   if (values.contains('T')) tool_ = static_cast<int>(std::clamp(values['T'], 0.0, 99.0));
   bool selected = false;
   for (const int code : m) {
     switch (code) {
       case 60:
-        add({Command::Kind::select, {}, static_cast<double>(tool_), {}, 0});
+        add({.kind = Command::Kind::select, .number = static_cast<double>(tool_)});
         selected = true;
         break;
       case 30:
@@ -341,11 +342,11 @@ Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::ve
       case 40:  // stops: what has to be done is in the marker before
         break;
       default:
-        add({Command::Kind::fault, {}, 0, "the cutter does not know M" + rounded_text(code / 10.0, 1), 0});
+        add({.kind = Command::Kind::fault, .why = {"cutter-unknown", {{"word", "M" + rounded_text(code / 10.0, 1)}}}});
     }
   }
   if (values.contains('T') && !selected && !profile_.tool_change)
-    add({Command::Kind::select, {}, static_cast<double>(tool_), {}, 0});
+    add({.kind = Command::Kind::select, .number = static_cast<double>(tool_)});
   if (!dwell) {
     if (values.contains('Z') && !profile_.servo) {
       z_ = absolute_ ? values['Z'] * unit_ : z_ + values['Z'] * unit_;
@@ -357,15 +358,14 @@ Result<void> GcodeReader::line(std::string_view text, std::size_t bytes, std::ve
       };
       const Vec from = at_;
       at_ = {along('X', at_.x), along('Y', at_.y)};
-      if (!is_finite(at_) || std::abs(at_.x) > 1e6 || std::abs(at_.y) > 1e6) return bad("a place is out of range");
-      Command move{down_ ? Command::Kind::down : Command::Kind::up, {}, 0, {}, 0};
+      if (!is_finite(at_) || std::abs(at_.x) > 1e6 || std::abs(at_.y) > 1e6) return bad({"gcode-beyond"});
+      Command move{down_ ? Command::Kind::down : Command::Kind::up};
       if (motion_ >= 2) {
-        if (!values.contains('I') && !values.contains('J')) return bad("an arc needs its middle, I and J");
+        if (!values.contains('I') && !values.contains('J')) return bad({"gcode-arc-middle"});
         const Vec centre = from + Vec{values['I'] * unit_, values['J'] * unit_};
         const double radius = distance(centre, from);
         const Vec a = from - centre, b = at_ - centre;
-        if (radius <= 0 || std::abs(norm(b) - radius) > std::max(0.02, radius * 0.01))
-          return bad("an arc does not end as far from its middle as it begins");
+        if (radius <= 0 || std::abs(norm(b) - radius) > std::max(0.02, radius * 0.01)) return bad({"gcode-arc-end"});
         double turn = std::atan2(cross(a, b), dot(a, b));
         if (motion_ == 2 && turn >= 0) turn -= 2 * std::numbers::pi;
         if (motion_ == 3 && turn <= 0) turn += 2 * std::numbers::pi;

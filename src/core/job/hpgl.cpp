@@ -82,15 +82,15 @@ Encoded hpgl_of(const Job& job) {
 }
 
 Result<Command> HpglReader::read(std::string_view text) {
-  auto bad = [&](const std::string& why) {
+  auto bad = [&](const char* code) {
     return fail(ErrorKind::malformed,
-                why + " (instruction " + std::to_string(count_ + 1) + ": \"" + std::string(text.substr(0, 24)) + "\")");
+                {code, {{"instruction", figure(count_ + 1)}, {"text", std::string(text.substr(0, 24))}}});
   };
   auto upper = [](char c) { return static_cast<char>(c >= 'a' && c <= 'z' ? c - 'a' + 'A' : c); };
-  if (text.size() < 2) return bad("an instruction of two letters is expected");
+  if (text.size() < 2) return bad("hpgl-letters");
   const std::string code{upper(text[0]), upper(text[1])};
   for (const char c : code) {
-    if (c < 'A' || c > 'Z') return bad("an instruction of two letters is expected");
+    if (c < 'A' || c > 'Z') return bad("hpgl-letters");
   }
   const auto rest = trimmed(text.substr(2));
   Command out;
@@ -103,7 +103,7 @@ Result<Command> HpglReader::read(std::string_view text) {
   TextScan in(rest);
   while (const auto v = in.number()) numbers.push_back(*v);
   in.skip_space();
-  if (!in.done()) return bad("a number is expected");
+  if (!in.done()) return bad("hpgl-number");
   const double first = numbers.empty() ? 0 : numbers.front();
   if (code == "PU" || code == "PD" || code == "PA") {
     if (code != "PA") down_ = code == "PD";
@@ -117,7 +117,7 @@ Result<Command> HpglReader::read(std::string_view text) {
   } else if (code == "FS") {
     out.kind = Command::Kind::force, out.number = first;
   } else if (code != "IN") {
-    out.kind = Command::Kind::fault, out.text = "the cutter does not know the instruction " + code;
+    out.kind = Command::Kind::fault, out.why = {"cutter-unknown", {{"word", code}}};
   }
   return out;
 }
@@ -143,12 +143,12 @@ Result<void> HpglReader::feed(std::string_view bytes, std::vector<Command>& out)
     from = end + 1;
   }
   pending_.erase(0, from);
-  if (pending_.size() > kLongest) return fail(ErrorKind::malformed, "an instruction never ends");
+  if (pending_.size() > kLongest) return fail(ErrorKind::malformed, {"stream-instruction-endless"});
   return {};
 }
 
 Result<void> HpglReader::end(std::vector<Command>&) {
-  if (!trimmed(pending_).empty()) return fail(ErrorKind::malformed, "the stream ends in the middle of an instruction");
+  if (!trimmed(pending_).empty()) return fail(ErrorKind::malformed, {"stream-cut-short"});
   return {};
 }
 

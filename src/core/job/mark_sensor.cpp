@@ -144,7 +144,8 @@ double MarkSensor::operator()(Vec at) {
 FoundMarks find_marks(const std::function<double(Vec)>& darkness, const Box& reach, const PrintMarks& planned) {
   const Looking looking(darkness, reach);
   FoundMarks out;
-  static constexpr std::array<const char*, 4> kCorners{"top left", "top right", "bottom right", "bottom left"};
+  static constexpr std::array<const char*, 4> kCorners{"mark-top-left", "mark-top-right", "mark-bottom-right",
+                                                       "mark-bottom-left"};
   std::vector<Vec> from, to;
   Vec shift;
   for (std::size_t i = 0; i < planned.dots.size(); ++i) {
@@ -161,7 +162,7 @@ FoundMarks find_marks(const std::function<double(Vec)>& darkness, const Box& rea
     }
     const auto found = looking.nearest(expected, far);
     if (!found) {
-      out.problem = std::string("the mark at the ") + kCorners[i] + " was not found";
+      out.problem = Said{kCorners[i]};
       return out;
     }
     from.push_back(planned.dots[i]), to.push_back(*found);
@@ -169,7 +170,7 @@ FoundMarks find_marks(const std::function<double(Vec)>& darkness, const Box& rea
   }
   const auto fit = fitted_affine(from, to);
   if (!fit || fit->residual_mm > kMarkResidual) {
-    out.problem = "the marks do not lie to each other as they were printed";
+    out.problem = Said{"marks-not-as-printed"};
     return out;
   }
   // At another corner the small dot would be on the side of the sheet's middle, as at the first.
@@ -177,7 +178,7 @@ FoundMarks find_marks(const std::function<double(Vec)>& darkness, const Box& rea
   const bool right = looking.small_dot(fit->map(planned.second));
   const Vec turned = middle * 2 - planned.second;
   if (!right || looking.small_dot(fit->map(turned))) {
-    out.problem = "the corner with the small dot is not at the top left: the sheet lies the wrong way round";
+    out.problem = Said{"marks-wrong-way-round"};
     return out;
   }
   out.fit = *fit;

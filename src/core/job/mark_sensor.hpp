@@ -2,11 +2,12 @@
 #pragma once
 
 #include <functional>
+#include <optional>
 #include <random>
-#include <string>
 
 #include "core/geometry/affine_fit.hpp"
 #include "core/layout/print_marks.hpp"
+#include "core/said.hpp"
 
 namespace dotlane {
 
@@ -34,8 +35,8 @@ class MarkSensor {
 };
 
 struct FoundMarks {
-  AffineFit fit;        ///< from where the marks were planned to where they are
-  std::string problem;  ///< why they were not found; empty when they were
+  AffineFit fit;                ///< from where the marks were planned to where they are
+  std::optional<Said> problem;  ///< why they were not found
 };
 
 inline constexpr double kMarkSearch = 18;     ///< mm around where each mark is expected, level and upright

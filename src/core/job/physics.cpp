@@ -42,12 +42,13 @@ std::string fault_words() {
 }
 
 Result<Fault> read_fault(std::string_view text, double running_s, unsigned seed) {
-  const auto bad = [&](const std::string& why) {
-    return fail(ErrorKind::bad_request, "\"" + std::string(text) + "\": " + why);
+  const auto bad = [&](Said said) {
+    said.figures["text"] = std::string(text);
+    return fail(ErrorKind::bad_request, std::move(said));
   };
   const auto at = text.find('@');
   const auto kind = fault_from(text.substr(0, at));
-  if (!kind) return bad("a fault is " + fault_words());
+  if (!kind) return bad({"fault-unknown", {{"words", fault_words()}}});
   if (at == std::string_view::npos) {
     std::mt19937 random(seed);
     return Fault{*kind, running_s * static_cast<double>(random()) / static_cast<double>(std::mt19937::max())};
@@ -56,8 +57,7 @@ Result<Fault> read_fault(std::string_view text, double running_s, unsigned seed)
   const bool share = when.ends_with('%');
   if (share) when.remove_suffix(1);
   const auto number = to_number(when);
-  if (!number || *number < 0 || (share && *number > 100))
-    return bad("after the @ come seconds, or a share of the run as 0% to 100%");
+  if (!number || *number < 0 || (share && *number > 100)) return bad({"fault-when"});
   return Fault{*kind, share ? running_s * *number / 100 : *number};
 }
 

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include "core/geometry/vec.hpp"
+#include "core/said.hpp"
 
 namespace dotlane {
 
@@ -48,9 +49,9 @@ enum class Outcome { running, done, cancelled, failed };
 
 struct RunRecord {
   Outcome outcome = Outcome::running;
-  std::string problem;  ///< why it failed; empty otherwise
-  int pauses = 0;       ///< pauses it stopped at
-  double seconds = 0;   ///< of the cutter's own clock: moving, lifting and lowering, hands not counted
+  Said problem;        ///< why it failed, or the words that a device had for it; no code otherwise
+  int pauses = 0;      ///< pauses it stopped at
+  double seconds = 0;  ///< of the cutter's own clock: moving, lifting and lowering, hands not counted
   std::map<std::string, double> marked_mm;  ///< by tool id
   std::vector<Mark> marks;
   std::vector<Registration> registrations;

@@ -16,8 +16,8 @@ Affine through_window(const Sheet& sheet) {
 }
 
 double shared_area(const Box& a, const Box& b) {
-  const double w = std::min(a.x1, b.x1) - std::max(a.x0, b.x0), h = std::min(a.y1, b.y1) - std::max(a.y0, b.y0);
-  return w >= 0 && h >= 0 ? w * h : -1;  // a line without an area still meets a window
+  const Box both = common(a, b);
+  return both.empty() ? -1 : both.width() * both.height();  // a line without an area still meets a window
 }
 
 /// For each contour of each line of a piece.

@@ -26,7 +26,7 @@ bool has_fused_edge(const Project& project, const Part& part) {
 
 /// Packs them all at once.
 Quantity at_once(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
-                 const QuantityOptions& options) {
+                 const QuantityOptions& options, const std::function<bool()>& stop) {
   Quantity out;
   pack::Task task;
   task.gap = options.gap_mm;
@@ -58,14 +58,14 @@ Quantity at_once(const Project& project, const Drawing& drawing, const Layout& l
   // What waits however long it is does not fit across.
   double fits = std::min(kLongest, 2 * area / options.wide_mm + 2 * tallest);
   pack::Packing best = packed(fits);
-  while (!best.waiting.empty() && fits < kLongest) {
+  while (!best.waiting.empty() && fits < kLongest && !stop()) {
     pack::Packing longer = packed(std::min(kLongest, 2 * fits));
     if (longer.waiting.size() == best.waiting.size()) break;
     fits = std::min(kLongest, 2 * fits), best = std::move(longer);
   }
   out.too_wide = best.waiting.size();
   double least = area / options.wide_mm;
-  for (int i = 0; i < kHalvings && fits - least > options.gap_mm; ++i) {
+  for (int i = 0; i < kHalvings && fits - least > options.gap_mm && !stop(); ++i) {
     const double length = (least + fits) / 2;
     pack::Packing tried = packed(length);
     if (tried.waiting.size() > out.too_wide) {
@@ -75,7 +75,7 @@ Quantity at_once(const Project& project, const Drawing& drawing, const Layout& l
     }
   }
   roll_out(fits);
-  best = pack::settled(task, std::move(best));
+  best = pack::settled(task, std::move(best), stop);
   double placed = 0;
   for (const auto& lies : best.parts) {
     const Region& shape = task.shapes[task.items[lies.item]];
@@ -92,7 +92,8 @@ Quantity at_once(const Project& project, const Drawing& drawing, const Layout& l
 }  // namespace
 
 Quantity quantity_of(const Project& project, const Drawing& drawing, const Layout& layout, const std::string& stock,
-                     const QuantityOptions& options) {
+                     const QuantityOptions& options, const std::function<bool()>& stop) {
+  const std::function<bool()> stopped = [&] { return stop && stop(); };
   const std::size_t each =
       static_cast<std::size_t>(std::count_if(layout.laid.begin(), layout.laid.end(), [&](const LaidPart& laid) {
         const Part& part = layout.parts[laid.part];
@@ -101,11 +102,11 @@ Quantity quantity_of(const Project& project, const Drawing& drawing, const Layou
   const int layers = std::max(1, options.layers);
   // Whole piles in each lot, so that none is begun for a few.
   const int lot = layers * static_cast<int>(std::max<std::size_t>(1, kMostPiles / std::max<std::size_t>(1, each)));
-  if (options.copies <= lot) return at_once(project, drawing, layout, stock, options);
+  if (options.copies <= lot) return at_once(project, drawing, layout, stock, options, stopped);
   const auto of = [&](int copies) {
     QuantityOptions some = options;
     some.copies = copies;
-    return copies > 0 ? at_once(project, drawing, layout, stock, some) : Quantity{};
+    return copies > 0 && !stopped() ? at_once(project, drawing, layout, stock, some, stopped) : Quantity{};
   };
   const int lots = options.copies / lot;
   const Quantity one = of(lot), rest = of(options.copies % lot);

@@ -1,6 +1,7 @@
 // How much stock off a roll or bolt a project takes.
 #pragma once
 
+#include <functional>
 #include <optional>
 #include <string>
 
@@ -28,7 +29,9 @@ struct Quantity {
 
 /// Of one stock, with its parts' grain along the bolt where it has one. The length is found by halving, packed each
 /// time: one that will do, not the least there is; a large batch is packed in equal lots that lie one after the other.
+/// Stopped, it gives up after the packing that is under way, and what it returns is of no use.
 [[nodiscard]] Quantity quantity_of(const Project& project, const Drawing& drawing, const Layout& layout,
-                                   const std::string& stock, const QuantityOptions& options);
+                                   const std::string& stock, const QuantityOptions& options,
+                                   const std::function<bool()>& stop = {});
 
 }  // namespace dotlane

@@ -1,5 +1,4 @@
 #include "core/layout/room.hpp"
-#include "core/geometry/parallel.hpp"
 
 #include <algorithm>
 #include <set>
@@ -129,31 +128,52 @@ bool Room::holds(const std::vector<Clearance>& shapes, Vec moved) const {
   return std::all_of(shapes.begin(), shapes.end(), [&](const Clearance& shape) { return area_.holds(shape, moved); });
 }
 
-std::vector<Clash> Room::clashes(double gap_mm) const {
+std::vector<Clash> Room::clashes(double gap_mm, double least_mm2) const {
+  struct Pair {
+    const Body *one, *other;
+    bool as_drawn;
+    double apart_mm = 0, over_mm2 = 0;
+  };
   std::vector<const Body*> by_left;
   for (const auto& body : bodies_) {
     if (!body.loose) by_left.push_back(&body);
   }
   std::sort(by_left.begin(), by_left.end(), [](const Body* a, const Body* b) { return a->box.x0 < b->box.x0; });
-  std::vector<std::pair<const Body*, const Body*>> near_by;
-  std::set<const Body*> asked;
+  const auto drawn = [&](const Body& body) { return layout_.laid[body.laid].drawn; };
+  std::vector<Pair> pairs;
+  std::set<const Body*> shapes, indexed;
   for (std::size_t i = 0; i < by_left.size(); ++i) {
-    const Box near = by_left[i]->box.grown(gap_mm);
+    const Body& one = *by_left[i];
+    const Box near = one.box.grown(gap_mm);
     for (std::size_t j = i + 1; j < by_left.size() && by_left[j]->box.x0 <= near.x1; ++j) {
-      if (!near.overlaps(by_left[j]->box)) continue;
-      near_by.emplace_back(by_left[i], by_left[j]);
-      asked.insert({by_left[i], by_left[j]});
+      const Body& other = *by_left[j];
+      if (!near.overlaps(other.box)) continue;
+      const bool as_drawn = drawn(one) && drawn(other);
+      const Box both = common(one.box, other.box);
+      if (as_drawn && both.width() * both.height() <= least_mm2) continue;
+      pairs.push_back({&one, &other, as_drawn});
+      shapes.insert({&one, &other});
+      if (!as_drawn) indexed.insert({&one, &other});
     }
   }
-  const std::vector<const Body*> each(asked.begin(), asked.end());
-  for_each_index(each.size(), 8, [&](std::size_t i) { static_cast<void>(ready(*each[i])); });
+  const auto each = [](const std::set<const Body*>& of, auto make) {
+    const std::vector<const Body*> bodies(of.begin(), of.end());
+    for_each_index(bodies.size(), 8, [&](std::size_t i) { make(*bodies[i]); });
+  };
+  each(shapes, [&](const Body& body) { static_cast<void>(shape(body)); });
+  each(indexed, [&](const Body& body) { static_cast<void>(ready(body)); });
+  for (auto& pair : pairs) {  // indexes of Clearance are built as they are asked: not by several at once
+    if (!pair.as_drawn) pair.apart_mm = ready(*pair.one).distance(ready(*pair.other), {});
+  }
+  for_each_index(pairs.size(), 16, [&](std::size_t i) {
+    Pair& pair = pairs[i];
+    if (pair.apart_mm <= 0) pair.over_mm2 = area_of(intersect(shape(*pair.one), shape(*pair.other)));
+  });
   std::vector<Clash> out;
-  for (const auto& [one, other] :
-       near_by) {  // indexes of Clearance are built as they are asked: not by several at once
-    const double apart = ready(*one).distance(ready(*other), {});
-    if (apart >= gap_mm) continue;
-    const auto [a, b] = std::minmax(one->laid, other->laid);
-    out.push_back({a, b, apart});
+  for (const auto& pair : pairs) {
+    if (pair.as_drawn ? pair.over_mm2 <= least_mm2 : pair.apart_mm >= gap_mm) continue;
+    const auto [a, b] = std::minmax(pair.one->laid, pair.other->laid);
+    out.push_back({a, b, pair.apart_mm, pair.over_mm2});
   }
   std::sort(out.begin(), out.end(),
             [](const Clash& a, const Clash& b) { return std::tie(a.a, a.b) < std::tie(b.a, b.b); });

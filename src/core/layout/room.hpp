@@ -24,6 +24,7 @@ namespace dotlane {
 struct Clash {
   std::size_t a = 0, b = 0;  ///< indices in Layout::laid
   double apart_mm = 0;       ///< 0 where they touch or overlap
+  double over_mm2 = 0;       ///< how much of them lies on each other; only Room::clashes() says
 };
 
 /// A sheet with what lies on it, made ready for many questions; drawing and layout must outlive it. Functions throw
@@ -38,9 +39,10 @@ class Room {
   [[nodiscard]] std::vector<Clash> around(const std::vector<Clearance>& shapes, Vec moved, double gap_mm) const;
   /// Whether the shapes, moved by so much, lie where parts may lie.
   [[nodiscard]] bool holds(const std::vector<Clearance>& shapes, Vec moved) const;
-  /// All that lie nearer to each other than the gap, in the order of the layout. Clusters of loose lines count in
+  /// All that lie nearer to each other than the gap, in the order of the layout. Two that both lie as drawn may be as
+  /// near as they like, and count where they overlap by more than `least_mm2`. Clusters of loose lines count in
   /// neither: what is drawn may cross what is drawn.
-  [[nodiscard]] std::vector<Clash> clashes(double gap_mm) const;
+  [[nodiscard]] std::vector<Clash> clashes(double gap_mm, double least_mm2) const;
   /// The body of a copy that lies on the sheet, by its index in Layout::laid; see body_on_mat(). Worked out once.
   [[nodiscard]] const Region& body(std::size_t laid) const;
 

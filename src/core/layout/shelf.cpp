@@ -50,9 +50,7 @@ Result<Region> outline_from(const std::string& text) {
   std::vector<Ring> rings(1);
   std::string word;
   std::vector<double> numbers;
-  const auto bad = [](const std::string& what) {
-    return fail(ErrorKind::bad_request, what + "; write the corners as x,y in mm: 0,0 120,0 120,80 40,110");
-  };
+  const auto bad = [](Said said) { return fail(ErrorKind::bad_request, std::move(said)); };
   const auto end_ring = [&] {
     if (numbers.size() % 2 != 0) return false;
     for (std::size_t i = 0; i < numbers.size(); i += 2) rings.back().push_back({numbers[i], numbers[i + 1]});
@@ -64,12 +62,12 @@ Result<Region> outline_from(const std::string& text) {
     if (c == ' ' || c == ',' || c == '\t' || c == '\n' || c == ';') {
       if (!word.empty()) {
         const auto number = to_number(word);
-        if (!number || std::abs(*number) > kFar) return bad("\"" + word + "\" is no length up to 5000 mm");
+        if (!number || std::abs(*number) > kFar) return bad({"corners-no-length", {{"word", word}, {"most", kFar}}});
         numbers.push_back(*number);
         word.clear();
       }
       if (c == ';') {
-        if (!end_ring()) return bad("each outline takes three corners or more");
+        if (!end_ring()) return bad({"corners-of-each"});
         rings.emplace_back();
       }
     } else {
@@ -79,9 +77,9 @@ Result<Region> outline_from(const std::string& text) {
   if (numbers.empty() && rings.size() > 1)
     rings.pop_back();
   else if (!end_ring())
-    return bad("it takes three corners or more, each with an x and a y");
+    return bad({"corners-three"});
   Region out = region_of(rings, FillRule::evenodd);
-  if (area_of(out) < 1) return bad("these corners enclose nothing");
+  if (area_of(out) < 1) return bad({"corners-enclose-nothing"});
   return out;
 }
 

@@ -57,7 +57,7 @@ Result<Looked> bring_up_to_date(ProjectIndex& index, const std::vector<std::stri
       done = index.take_in(path, stamp, glance_at(*project, drawing), picture ? picture(*project, drawing) : "");
       ++out.read;
     } else {
-      done = index.take_in_unread(path, stamp, project.error().message);
+      done = index.take_in_unread(path, stamp, project.error().said);
       ++out.unread;
     }
     if (!done) return tl::unexpected<Error>(done.error());

@@ -5,8 +5,10 @@
 #include <algorithm>
 #include <filesystem>
 #include <map>
+#include <nlohmann/json.hpp>
 #include <set>
 
+#include "core/format/said_json.hpp"
 #include "core/sqlite.hpp"
 
 namespace dotlane {
@@ -15,7 +17,7 @@ namespace {
 namespace fs = std::filesystem;
 
 // Another number makes all indexes anew.
-constexpr int kVersion = 1;
+constexpr int kVersion = 2;
 
 // Words are found by their beginnings, without regard to case and accents (SQLite's FTS5, tokenizer unicode61).
 constexpr const char* kTables = R"(
@@ -50,8 +52,7 @@ std::unique_ptr<Database> made(const std::string& path) {
     }
     all.commit();
   }
-  if (version_now(*database) != kVersion)
-    throw SqlFailure{{ErrorKind::malformed, "the index of projects is of another version", path}};
+  if (version_now(*database) != kVersion) throw SqlFailure{{ErrorKind::malformed, {"index-other-version"}, path}};
   // That it is sound as far as a search goes.
   Statement all(*database, "SELECT count(*) FROM projects JOIN pieces ON id = project");
   all.step();
@@ -74,8 +75,17 @@ void drop(Database& database, const std::string& path) {
   Statement(database, "DELETE FROM projects WHERE id = ?").bind(id).run();
 }
 
+// As JSON; empty for nothing.
+std::string text_of(const std::optional<Said>& said) {
+  constexpr auto kReplace = nlohmann::json::error_handler_t::replace;  // a name may be no UTF-8
+  return said ? from_said(*said).dump(-1, ' ', false, kReplace) : std::string();
+}
+std::optional<Said> said_from(const std::string& text) {
+  return text.empty() ? std::nullopt : std::optional(to_said(nlohmann::json::parse(text)));
+}
+
 std::int64_t add(Database& database, const std::string& path, const FileStamp& stamp, const ProjectGlance& glance,
-                 std::string_view trouble, std::string_view picture) {
+                 const std::optional<Said>& trouble, std::string_view picture) {
   Statement(database,
             "INSERT INTO projects (path, written, bytes, name, width_mm, height_mm, trouble, png) VALUES "
             "(?, ?, ?, ?, ?, ?, ?, ?)")
@@ -85,7 +95,7 @@ std::int64_t add(Database& database, const std::string& path, const FileStamp& s
       .bind(glance.name)
       .bind(glance.size_mm.x)
       .bind(glance.size_mm.y)
-      .bind(trouble)
+      .bind(text_of(trouble))
       .bind_blob(picture)
       .run();
   const std::int64_t id = database.last_id();
@@ -166,7 +176,7 @@ Result<void> ProjectIndex::take_in(const std::string& path, const FileStamp& sta
   });
 }
 
-Result<void> ProjectIndex::take_in_unread(const std::string& path, const FileStamp& stamp, std::string_view why) {
+Result<void> ProjectIndex::take_in_unread(const std::string& path, const FileStamp& stamp, const Said& why) {
   return sql_result([&] {
     Transaction all(*database_);
     drop(*database_, path);
@@ -238,7 +248,7 @@ Result<std::vector<FoundProject>> ProjectIndex::find(const ProjectQuery& query) 
       FoundProject project;
       project.path = all.text(1), project.stamp = {all.integer(2), all.integer(3)};
       project.glance.name = all.text(4), project.glance.size_mm = {all.real(5), all.real(6)};
-      project.trouble = all.text(7);
+      project.trouble = said_from(all.text(7));
       if (!stamp_of(project.path).exists()) continue;
       std::map<int, Met> met = score != scores.end() ? score->second.pieces : std::map<int, Met>{};
       std::set<std::string> stocks;

@@ -4,6 +4,7 @@
 
 #include <cstdint>
 #include <memory>
+#include <optional>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -31,7 +32,7 @@ struct FoundProject {
   ProjectGlance glance;
   std::vector<std::string> stocks;  ///< of its pieces, for people, each once
   std::vector<int> hits;            ///< pieces that meet most of what was asked for, the best first
-  std::string trouble;              ///< why it cannot be read, where it cannot
+  std::optional<Said> trouble;      ///< why it cannot be read, where it cannot
 };
 
 class ProjectIndex {
@@ -48,7 +49,7 @@ class ProjectIndex {
   Result<void> take_in(const std::string& path, const FileStamp& stamp, const ProjectGlance& glance,
                        std::string_view picture = {});
   /// It is there, but cannot be read; why.
-  Result<void> take_in_unread(const std::string& path, const FileStamp& stamp, std::string_view why);
+  Result<void> take_in_unread(const std::string& path, const FileStamp& stamp, const Said& why);
   /// There is such a file; what is in it will be read when it is next brought up to date.
   Result<void> note(const std::string& path);
   Result<void> forget(const std::string& path);

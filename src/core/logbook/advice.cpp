@@ -54,11 +54,11 @@ struct Question {
 Result<Question> question(const Project& project, const std::vector<LoggedRun>& runs, const std::string& stock,
                           const std::string& tool_id, Role role) {
   const Tool* tool = find_tool(project, tool_id);
-  if (!tool) return fail(ErrorKind::bad_request, "there is no tool \"" + tool_id + "\" in the rack");
+  if (!tool) return fail(ErrorKind::bad_request, {"no-tool", {{"tool", tool_id}}});
   TriedStocks known = tried_stocks(project, runs, tool_id, role);
   const auto at =
       std::find_if(known.stocks.begin(), known.stocks.end(), [&](const KnownStock& s) { return s.id == stock; });
-  if (at == known.stocks.end()) return fail(ErrorKind::bad_request, "there is no stock \"" + stock + "\"");
+  if (at == known.stocks.end()) return fail(ErrorKind::bad_request, {"no-stock", {{"stock", stock}}});
   const auto which = static_cast<std::size_t>(at - known.stocks.begin());
   CutModel::Limits limits;
   limits.least_gf = tool->min_force_gf;

@@ -91,7 +91,7 @@ std::string unpacked(const std::string& bytes, std::size_t size) {
   if (uncompress(reinterpret_cast<Bytef*>(out.data()), &got, reinterpret_cast<const Bytef*>(bytes.data()),
                  static_cast<uLong>(bytes.size())) != Z_OK ||
       got != size)
-    throw SqlFailure{{ErrorKind::malformed, "a project that was kept is damaged", {}}};
+    throw SqlFailure{{ErrorKind::malformed, {"log-project-damaged"}, {}}};
   return out;
 }
 
@@ -237,11 +237,10 @@ Result<Logbook> Logbook::open(const std::string& path) {
     const int version = version_of(*database);
     if (version > logbook_version())
       throw SqlFailure{{ErrorKind::unsupported,
-                        "the logbook was written by a newer version of Dot Lane (" + std::to_string(version) +
-                            "); this one reads up to " + std::to_string(logbook_version()),
+                        {"log-newer", {{"version", figure(version)}, {"known", figure(logbook_version())}}},
                         path}};
     if (const std::string found = quick_check(*database); !found.empty())
-      throw SqlFailure{{ErrorKind::malformed, "the logbook is damaged: " + found, path}};
+      throw SqlFailure{{ErrorKind::malformed, {"log-damaged", {{"why", found}}}, path}};
     bring_up(*database, logbook_version());
     return Logbook(std::move(database));
   });
@@ -393,7 +392,7 @@ Result<LoggedRun> Logbook::run(std::int64_t id) const {
   return sql_result([&] {
     Statement row(*database_, std::string("SELECT ") + kRunColumns + " FROM runs WHERE id = ?");
     row.bind(id);
-    if (!row.step()) throw SqlFailure{{ErrorKind::bad_request, "the logbook has no run " + std::to_string(id), path()}};
+    if (!row.step()) throw SqlFailure{{ErrorKind::bad_request, {"log-no-run", {{"run", figure(id)}}}, path()}};
     LoggedRun run = run_from(row);
     Details(*database_).fill(run);
     return run;
@@ -404,7 +403,7 @@ Result<std::string> Logbook::project_of(std::int64_t id) const {
   return sql_result([&] {
     Statement row(*database_, "SELECT size, packed FROM projects JOIN runs ON key = project_key WHERE id = ?");
     row.bind(id);
-    if (!row.step()) throw SqlFailure{{ErrorKind::bad_request, "the logbook has no run " + std::to_string(id), path()}};
+    if (!row.step()) throw SqlFailure{{ErrorKind::bad_request, {"log-no-run", {{"run", figure(id)}}}, path()}};
     return unpacked(row.text(1), static_cast<std::size_t>(row.integer(0)));
   });
 }
@@ -509,7 +508,7 @@ Result<void> Logbook::back_up(const std::string& folder, const std::string& toda
     }
     for (const char* beside : {"-wal", "-shm"}) fs::remove(part.string() + beside, trouble);
     fs::rename(part, target, trouble);
-    if (trouble) return fail(ErrorKind::unreadable, trouble.message(), target.string());
+    if (trouble) return fail(ErrorKind::unreadable, {"system", {{"why", trouble.message()}}}, target.string());
   }
   std::vector<fs::path> copies;
   for (const auto& entry : fs::directory_iterator(folder, trouble)) {
@@ -529,7 +528,7 @@ Result<Mended> mend_logbook(const std::string& path, const std::string& backups,
   if (fs::exists(path)) {
     out.aside = path + ".damaged-" + when;
     fs::rename(path, out.aside, trouble);
-    if (trouble) return fail(ErrorKind::unreadable, trouble.message(), path);
+    if (trouble) return fail(ErrorKind::unreadable, {"system", {{"why", trouble.message()}}}, path);
   }
   for (const char* beside : {"-wal", "-shm"}) fs::remove(path + beside, trouble);
   std::vector<fs::path> copies;

@@ -64,42 +64,53 @@ LogJson from_run(const LoggedRun& r) {
           {"photos", r.photos}};
 }
 
-[[noreturn]] void wrong(const std::string& what) { throw std::runtime_error(what); }
+/// What is wrong with a run or a row, thrown where it is read.
+struct Wrong : std::exception {
+  explicit Wrong(Said what) : said(std::move(what)) {}
+  Said said;
+};
+[[noreturn]] void wrong(Said said) { throw Wrong(std::move(said)); }
+[[noreturn]] void wrong(const char* code, const std::string& word) { wrong({code, {{"word", word}}}); }
+/// The same of what the reader of JSON throws.
+Said said_by(const std::exception& e) {
+  const auto* known = dynamic_cast<const Wrong*>(&e);
+  return known ? known->said : Said{"json", {{"why", e.what()}}};
+}
 
 Outcome outcome_named(const std::string& text) {
   for (const Outcome o : {Outcome::running, Outcome::done, Outcome::cancelled, Outcome::failed}) {
     if (text == word(o)) return o;
   }
-  wrong("\"" + text + "\" is no outcome");
+  wrong("log-no-outcome", text);
 }
 
 /// Numbers and texts as they must be; what is missing is as it is when nobody says it.
 class Reading {
  public:
   explicit Reading(const LogJson& json) : json_(json) {
-    if (!json.is_object()) wrong("an object is expected");
+    if (!json.is_object()) wrong({"want-object"});
   }
   [[nodiscard]] std::string text(const char* key) const {
     const auto at = json_.find(key);
     if (at == json_.end()) return {};
-    if (!at->is_string()) wrong(std::string(key) + " is a text");
+    if (!at->is_string()) wrong("field-is-text", key);
     return at->get<std::string>();
   }
   [[nodiscard]] double number(const char* key) const {
     const auto at = json_.find(key);
     if (at == json_.end()) return 0;
-    if (!at->is_number()) wrong(std::string(key) + " is a number");
+    if (!at->is_number()) wrong("field-is-number", key);
     return at->get<double>();
   }
   [[nodiscard]] int count(const char* key) const {
     const double v = number(key);
-    if (v != std::floor(v) || std::abs(v) > 1e9) wrong(std::string(key) + " is a whole number");
+    if (v != std::floor(v) || std::abs(v) > 1e9) wrong("field-is-whole", key);
     return static_cast<int>(v);
   }
   [[nodiscard]] bool flag(const char* key) const {
     const auto at = json_.find(key);
     if (at == json_.end()) return false;
-    if (!at->is_boolean()) wrong(std::string(key) + " is true or false");
+    if (!at->is_boolean()) wrong("field-is-flag", key);
     return at->get<bool>();
   }
 
@@ -112,7 +123,7 @@ LoggedPass to_pass(const LogJson& json) {
   LoggedPass p;
   p.index = r.count("pass");
   const auto role = role_from(r.text("role"));
-  if (!role) wrong("\"" + r.text("role") + "\" is no role");
+  if (!role) wrong("log-no-role", r.text("role"));
   p.role = *role;
   p.tool = r.text("tool"), p.tool_name = r.text("tool_name"), p.tool_kind = r.text("tool_kind");
   p.stock = r.text("stock"), p.stock_name = r.text("stock_name");
@@ -124,7 +135,7 @@ LoggedPass to_pass(const LogJson& json) {
   if (json.contains("pace")) p.pace = r.number("pace");
   p.lifts = r.count("lifts"), p.metres = r.number("metres");
   const auto came_out = came_out_from(r.text("came_out"));
-  if (!came_out) wrong("\"" + r.text("came_out") + "\" is no way to come out");
+  if (!came_out) wrong("log-no-came-out", r.text("came_out"));
   p.came_out = *came_out;
   return p;
 }
@@ -144,7 +155,7 @@ LoggedRun to_run(const LogJson& json) {
   const Reading r(json);
   LoggedRun run;
   run.job = r.text("job");
-  if (run.job.empty()) wrong("a run has the name of its job");
+  if (run.job.empty()) wrong({"log-no-job"});
   run.begun = r.text("begun"), run.project = r.text("project"), run.file = r.text("file");
   run.project_key = r.text("project_key"), run.machine = r.text("machine");
   run.rehearsed = r.flag("rehearsed"), run.test_cut = r.flag("test_cut");
@@ -154,13 +165,13 @@ LoggedRun to_run(const LogJson& json) {
   run.strokes = r.count("strokes"), run.missing = r.count("missing");
   run.farthest_mm = r.number("farthest_mm");
   const auto weeding = weeding_from(r.text("weeding"));
-  if (!weeding) wrong("\"" + r.text("weeding") + "\" is no way to weed");
+  if (!weeding) wrong("log-no-weeding", r.text("weeding"));
   run.weeding = *weeding;
   run.note = r.text("note");
   const auto each = [&](const char* key, const auto& take) {
     const auto list = json.find(key);
     if (list == json.end()) return;
-    if (!list->is_array()) wrong(std::string(key) + " is a list");
+    if (!list->is_array()) wrong("field-is-list", key);
     for (const auto& item : *list) take(item);
   };
   each("photos", [&](const LogJson& j) { run.photos.push_back(j.get<std::string>()); });
@@ -200,7 +211,7 @@ std::vector<std::vector<Cell>> cells_of(std::string_view text) {
     if (text[i] == '"') {
       cell.quoted = true;
       for (++i;; ++i) {
-        if (i >= text.size()) wrong("a quoted text never ends");
+        if (i >= text.size()) wrong({"log-quote"});
         if (text[i] != '"') {
           cell.text += text[i];
         } else if (i + 1 < text.size() && text[i + 1] == '"') {
@@ -245,7 +256,7 @@ Result<LoggedRun> run_from_json(std::string_view line) {
   try {
     return to_run(LogJson::parse(line));
   } catch (const std::exception& e) {
-    return fail(ErrorKind::malformed, std::string("this is no run: ") + e.what());
+    return fail(ErrorKind::malformed, said_by(e));
   }
 }
 
@@ -266,7 +277,8 @@ Result<std::string> export_json(const Logbook& logbook) {
   return projects + runs;
 }
 
-Result<Imported> import_json(Logbook& logbook, std::string_view text, const std::function<void(std::size_t)>& each) {
+Result<Imported> import_json(Logbook& logbook, std::string_view text, const std::string& file_name,
+                             const std::function<void(std::size_t)>& each) {
   std::map<std::string, std::string> projects;
   Imported out;
   std::size_t from = 0, number = 0;
@@ -276,12 +288,12 @@ Result<Imported> import_json(Logbook& logbook, std::string_view text, const std:
     from = end + 1;
     ++number;
     if (line.empty()) continue;
-    const auto bad = [&](const std::string& why) {
-      return fail(ErrorKind::malformed, "line " + std::to_string(number) + ": " + why);
+    const auto bad = [&](Said said) {
+      return fail(ErrorKind::malformed, std::move(said), file_name + ":" + std::to_string(number));
     };
     try {
       const LogJson json = LogJson::parse(line);
-      if (!json.is_object()) return bad("an object is expected");
+      if (!json.is_object()) return bad({"want-object"});
       if (!json.contains("job")) {
         const Reading r(json);
         projects[r.text("project_key")] = r.text("project");
@@ -293,7 +305,7 @@ Result<Imported> import_json(Logbook& logbook, std::string_view text, const std:
           logbook.keep(run, project == projects.end() ? std::string_view() : std::string_view(project->second));
       if (!kept) return tl::unexpected<Error>(kept.error());
     } catch (const std::exception& e) {
-      return bad(e.what());
+      return bad(said_by(e));
     }
     ++out.runs;
     if (each) each(out.runs);
@@ -330,7 +342,7 @@ std::string to_csv(const std::vector<LoggedRun>& runs) {
   return out;
 }
 
-Result<std::vector<LoggedRun>> from_csv(std::string_view text) {
+Result<std::vector<LoggedRun>> from_csv(std::string_view text, const std::string& file_name) {
   std::vector<LoggedRun> out;
   std::size_t number = 0;
   try {
@@ -341,7 +353,7 @@ Result<std::vector<LoggedRun>> from_csv(std::string_view text) {
       LogJson json = LogJson::object();
       std::string kind;
       for (std::size_t c = 0; c < row.size(); ++c) {
-        if (c >= rows.front().size()) wrong("it has more cells than there are columns");
+        if (c >= rows.front().size()) wrong({"log-cells"});
         const std::string& column = rows.front()[c].text;
         if (column == "row") {
           kind = row[c].text;
@@ -356,7 +368,7 @@ Result<std::vector<LoggedRun>> from_csv(std::string_view text) {
         out.push_back(to_run(json));
         continue;
       }
-      if (out.empty() || out.back().job != json.value("job", std::string())) wrong("it follows no run of its own");
+      if (out.empty() || out.back().job != json.value("job", std::string())) wrong({"log-follows-none"});
       if (kind == "pass") {
         out.back().passes.push_back(to_pass(json));
       } else if (kind == "pause") {
@@ -364,11 +376,11 @@ Result<std::vector<LoggedRun>> from_csv(std::string_view text) {
       } else if (kind == "sheet") {
         out.back().sheets.push_back(to_sheet(json));
       } else {
-        wrong("\"" + kind + "\" is no kind of row");
+        wrong("log-no-kind", kind);
       }
     }
   } catch (const std::exception& e) {
-    return fail(ErrorKind::malformed, "row " + std::to_string(number) + ": " + e.what());
+    return fail(ErrorKind::malformed, said_by(e), file_name + ":" + std::to_string(number));
   }
   return out;
 }

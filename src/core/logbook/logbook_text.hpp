@@ -18,15 +18,15 @@ namespace dotlane {
 /// oldest first.
 [[nodiscard]] Result<std::string> export_json(const Logbook& logbook);
 /// Takes in what export_json() wrote; runs that are there already are brought up to date. `each` hears after each run
-/// that it is kept. Errors name the line; what stood before it is kept.
+/// that it is kept. Errors name the file and the line; what stood before it is kept.
 struct Imported {
   std::size_t runs = 0;
 };
-[[nodiscard]] Result<Imported> import_json(Logbook& logbook, std::string_view text,
+[[nodiscard]] Result<Imported> import_json(Logbook& logbook, std::string_view text, const std::string& file_name,
                                            const std::function<void(std::size_t)>& each = {});
 
 /// RFC 4180: the first row names the columns; texts are quoted, numbers are not. Projects are not in it.
 [[nodiscard]] std::string to_csv(const std::vector<LoggedRun>& runs);
-[[nodiscard]] Result<std::vector<LoggedRun>> from_csv(std::string_view text);
+[[nodiscard]] Result<std::vector<LoggedRun>> from_csv(std::string_view text, const std::string& file_name);
 
 }  // namespace dotlane

@@ -261,31 +261,29 @@ bool has_distance(const Hold& hold) {
 
 Result<Project> hold_piece(Project project, const Drawing& drawing, int piece, Hold hold) {
   const Piece* held = find_piece(project, piece);
-  if (!held) return fail(ErrorKind::bad_request, "there is no piece to hold");
+  if (!held) return fail(ErrorKind::bad_request, {"hold-nothing"});
   for (const auto& anchor : hold.to) {
     if (anchor.piece == 0) continue;
     if (!find_piece(project, anchor.piece))
-      return fail(ErrorKind::bad_request, "what \"" + held->name + "\" should be held to is not there");
-    if (anchor.piece == piece) return fail(ErrorKind::bad_request, "\"" + held->name + "\" cannot be held to itself");
+      return fail(ErrorKind::bad_request, {"hold-to-nothing", {{"piece", held->name}}});
+    if (anchor.piece == piece) return fail(ErrorKind::bad_request, {"hold-to-itself", {{"piece", held->name}}});
     // The hold it has on this axis goes, so a way by that is none.
     const Project without = let_go(project, {piece}, hold.axis);
     const auto back = way(without, anchor.piece, piece);
     if (!back.empty()) {
+      Said said{"hold-circle", {{"piece", held->name}, {"to", name_of(project, anchor.piece)}}};
       std::string by;
       for (std::size_t i = 1; i + 1 < back.size(); ++i)
-        by += (i == 1 ? ", by way of \"" : "\", \"") + name_of(project, back[i]);
-      if (!by.empty()) by += "\"";
-      return fail(ErrorKind::bad_request, "\"" + held->name + "\" cannot be held to \"" +
-                                              name_of(project, anchor.piece) + "\": that follows \"" + held->name +
-                                              "\" itself" + by);
+        by += (i == 1 ? "\"" : ", \"") + name_of(project, back[i]) + "\"";
+      if (!by.empty()) said.figures["by"] = by;
+      return fail(ErrorKind::bad_request, std::move(said));
     }
   }
   hold.distance_mm = 0;
   Frames frames(project, drawing);
   const auto to = wanted(frames, *held, hold);
   const Box own = frames.of(piece);
-  if (!to || own.empty())
-    return fail(ErrorKind::bad_request, "what \"" + held->name + "\" should be held to is not there");
+  if (!to || own.empty()) return fail(ErrorKind::bad_request, {"hold-to-nothing", {{"piece", held->name}}});
   if (hold.row.empty()) {
     hold.distance_mm = share_of(own, hold.axis, hold.own_share) - *to;
     if (std::abs(hold.distance_mm) < 1e-6) hold.distance_mm = 0;
@@ -298,22 +296,19 @@ Result<Project> hold_piece(Project project, const Drawing& drawing, int piece, H
 
 Result<Project> fit_piece(Project project, const Drawing& drawing, int piece, int inside, double margin_mm) {
   const Piece *fitted = find_piece(project, piece), *around = find_piece(project, inside);
-  if (!fitted || !around || piece == inside)
-    return fail(ErrorKind::bad_request, "select the piece and the one that it is to fit inside");
+  if (!fitted || !around || piece == inside) return fail(ErrorKind::bad_request, {"fit-choose"});
   if (!way(let_go(project, {piece}), inside, piece).empty())
-    return fail(ErrorKind::bad_request, "\"" + fitted->name + "\" cannot be fitted inside \"" + around->name +
-                                            "\": that follows \"" + fitted->name + "\" itself");
+    return fail(ErrorKind::bad_request, {"fit-circle", {{"piece", fitted->name}, {"around", around->name}}});
   const DrawnPiece *own = find_drawn(drawing, piece), *other = find_drawn(drawing, inside);
   if (other && other->flat->segments > kMostAround)
-    return fail(ErrorKind::bad_request,
-                "the outline of \"" + around->name + "\" is too detailed to fit things inside; simplify it");
+    return fail(ErrorKind::bad_request, {"fit-too-detailed", {{"around", around->name}}});
   if (!own || !other || !room_inside(*own, *other, margin_mm))
-    return fail(ErrorKind::bad_request, "inside \"" + around->name + "\" there is no room left by the margin");
+    return fail(ErrorKind::bad_request, {"fit-no-room", {{"around", around->name}}});
   return edit_piece(let_go(std::move(project), {piece}), piece, [&](Piece& p) { p.fit = Fit{inside, margin_mm, {}}; });
 }
 
 Result<Project> hold_row(Project project, const Drawing& drawing, const std::vector<int>& pieces) {
-  if (pieces.size() < 3) return fail(ErrorKind::bad_request, "a row needs three pieces or more");
+  if (pieces.size() < 3) return fail(ErrorKind::bad_request, {"row-of-three"});
   Frames frames(project, drawing);
   Box middles;
   for (const int id : pieces) middles.add(frames.of(id).centre());

@@ -51,12 +51,10 @@ bool applies(const ValueSpec& spec, const Reading& others) {
 }
 
 Result<void> accepts(const ValueSpec& spec, const Value& value) {
-  auto bad = [&](const std::string& expected) {
-    return fail(ErrorKind::bad_request, expected + " is expected", spec.key);
-  };
+  const auto bad = [&](Said said) { return fail(ErrorKind::bad_request, std::move(said), spec.key); };
   switch (spec.type) {
     case ValueType::flag:
-      if (!std::holds_alternative<bool>(value)) return bad("true or false");
+      if (!std::holds_alternative<bool>(value)) return bad({"want-flag"});
       break;
     case ValueType::choice: {
       const auto* text = std::get_if<std::string>(&value);
@@ -65,48 +63,47 @@ Result<void> accepts(const ValueSpec& spec, const Value& value) {
         if (text && w.word == *text) return {};
         words += (words.empty() ? "" : ", ") + w.word;
       }
-      return bad("one of " + words);
+      return bad({"want-one-of", {{"words", words}}});
     }
     case ValueType::text:
     case ValueType::lines: {
       const auto* text = std::get_if<std::string>(&value);
-      if (!text) return bad("text");
+      if (!text) return bad({"want-text"});
       if (spec.high > 0 && static_cast<double>(text->size()) > spec.high)
-        return bad("text of up to " + rounded_text(spec.high, 0) + " bytes");
+        return bad({"want-text-up-to", {{"bytes", spec.high}}});
       break;
     }
     case ValueType::color: {
       const auto* text = std::get_if<std::string>(&value);
       const auto known = text ? parse_color(*text) : std::nullopt;
-      if (!known || hex(*known) != *text) return bad("a colour such as #2f6b4f");
+      if (!known || hex(*known) != *text) return bad({"want-colour"});
       break;
     }
     case ValueType::pieces:
     case ValueType::spots:
     case ValueType::letters: {
       const auto* list = std::get_if<std::vector<double>>(&value);
-      if (!list) return bad("a list of numbers");
+      if (!list) return bad({"want-number-list"});
       for (const double v : *list) {
-        if (!std::isfinite(v)) return bad("a list of numbers");
-        if (spec.type == ValueType::pieces && (v != std::floor(v) || v < 1 || v > 1e9))
-          return bad("a list of piece ids");
+        if (!std::isfinite(v)) return bad({"want-number-list"});
+        if (spec.type == ValueType::pieces && (v != std::floor(v) || v < 1 || v > 1e9)) return bad({"want-piece-ids"});
       }
-      if (spec.type == ValueType::letters && list->size() % kLetterColumns != 0) return bad("rows of six numbers");
+      if (spec.type == ValueType::letters && list->size() % kLetterColumns != 0) return bad({"want-letter-rows"});
       if (spec.type == ValueType::letters &&
           std::any_of(list->begin(), list->end(), [](double v) { return std::abs(v) > 1e5; }))
-        return bad("numbers within 100,000");
+        return bad({"want-numbers-within", {{"most", 1e5}}});
       if (spec.type == ValueType::spots &&
           std::any_of(list->begin(), list->end(), [](double v) { return std::abs(v) > 1e4; }))
-        return bad("numbers within 10,000");
-      if (spec.type == ValueType::spots && list->size() % 2 != 0) return bad("a list of x y pairs");
+        return bad({"want-numbers-within", {{"most", 1e4}}});
+      if (spec.type == ValueType::spots && list->size() % 2 != 0) return bad({"want-pairs"});
       break;
     }
     default: {
       const auto* number = std::get_if<double>(&value);
       if (!number || !(*number >= spec.low && *number <= spec.high)) {
-        return bad("a number from " + rounded_text(spec.low, 3) + " to " + rounded_text(spec.high, 3));
+        return bad({"want-number-between", {{"low", spec.low}, {"high", spec.high}}});
       }
-      if (spec.type == ValueType::count && *number != std::floor(*number)) return bad("a whole number");
+      if (spec.type == ValueType::count && *number != std::floor(*number)) return bad({"want-whole"});
     }
   }
   return {};

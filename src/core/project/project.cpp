@@ -97,8 +97,7 @@ Vec sheet_room(const Project& project, const std::string& stock) {
   if (best == Vec{}) {
     for (const auto& sheet : project.sheets) {
       if (sheet.stock != stock) continue;
-      const Box both{std::max(usable.x0, sheet.area.x0), std::max(usable.y0, sheet.area.y0),
-                     std::min(usable.x1, sheet.area.x1), std::min(usable.y1, sheet.area.y1)};
+      const Box both = common(usable, sheet.area);
       consider(both.width(), both.height());
     }
   }

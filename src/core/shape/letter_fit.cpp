@@ -217,8 +217,7 @@ Result<Values> closed_up(const Values& values, const FitLimits& limits) {
   const KindSpec& spec = *find_kind(shape_kinds(), "lettering");
   const Reading take(spec, values);
   const Lettering lettering = set_lettering(values);
-  if (lettering.strokes)
-    return fail(ErrorKind::bad_request, "strokes have no area to join; choose an outline typeface");
+  if (lettering.strokes) return fail(ErrorKind::bad_request, {"fit-strokes"});
   const auto regions = letter_regions(lettering);
   const auto pairs = neighbours(lettering);
   std::vector<std::optional<Pairing::Range>> ranges(pairs.size());
@@ -228,7 +227,7 @@ Result<Values> closed_up(const Values& values, const FitLimits& limits) {
   Pairing::Range common{-std::numeric_limits<double>::infinity(), std::numeric_limits<double>::infinity()};
   for (std::size_t i = 0; i < pairs.size(); ++i) {
     if (!ranges[i]) {
-      hopeless += (hopeless.empty() ? "“" : ", “") + name_of(lettering, pairs[i].left) + "” and “" +
+      hopeless += (hopeless.empty() ? "“" : ", “") + name_of(lettering, pairs[i].left) + "” + “" +
                   name_of(lettering, pairs[i].right) + "”";
       continue;
     }
@@ -236,9 +235,7 @@ Result<Values> closed_up(const Values& values, const FitLimits& limits) {
     common.most = std::min(common.most, ranges[i]->most);
   }
   if (!hopeless.empty()) {
-    return fail(ErrorKind::bad_request,
-                "no shift along the line joins " + hopeless +
-                    " without closing a counter; nudge them by hand, or choose other letterforms");
+    return fail(ErrorKind::bad_request, {"fit-hopeless", {{"pairs", hopeless}}});
   }
   if (pairs.empty()) return values;
   // Sized by its height it keeps its letters' size while they move; a finished width is met again afterwards.

@@ -317,7 +317,8 @@ Lettering set_lettering(const Values& values) {
   const AxisValues axes = axes_from(take.text("axes"));
   auto face = find_face(take.text("font"), axes);
   if (!face) {
-    out.trouble.push_back({"face-missing", {{"why", face.error().line()}}});
+    if (!face.error().place.empty()) out.trouble.push_back({"face-file", {{"file", face.error().place}}});
+    out.trouble.push_back(face.error().said);
     out.substituted = true;
     face = find_face(standard_typeface());
     if (!face) return out;

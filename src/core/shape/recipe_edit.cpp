@@ -17,7 +17,7 @@ namespace {
 Result<void> accept_all(const KindSpec& spec, const Values& values) {
   for (const auto& [key, value] : values) {
     const ValueSpec* v = spec.find(key);
-    if (!v) return fail(ErrorKind::bad_request, "\"" + spec.kind + "\" takes no \"" + key + "\"");
+    if (!v) return fail(ErrorKind::bad_request, {"kind-takes-no", {{"kind", spec.kind}, {"key", key}}});
     if (auto ok = accepts(*v, value); !ok) return ok;
   }
   return {};
@@ -74,24 +74,23 @@ Result<Project> unless_circular(Project project, int id) {
   if (std::find(all.begin(), all.end(), id) == all.end()) return project;
   const Piece* piece = find_piece(project, id);
   std::string others;
+  double count = 0;
   for (const int other : all) {
     const auto theirs = depends_on(project, other);
     if (other == id || std::find(theirs.begin(), theirs.end(), id) == theirs.end()) continue;
     const Piece* p = find_piece(project, other);
-    if (p) others += (others.empty() ? "" : " and ") + p->name;
+    if (p) others += (others.empty() ? "" : ", ") + p->name, ++count;
   }
-  const std::string name = piece ? piece->name : "The piece";
-  return fail(ErrorKind::bad_request, others.empty()
-                                          ? name + " cannot be shaped by itself; choose another piece."
-                                          : name + " already shapes " + others +
-                                                ", so it cannot be shaped by it in turn; freeze one of them first.");
+  const std::string name = piece ? piece->name : std::string();
+  if (others.empty()) return fail(ErrorKind::bad_request, {"shaped-by-itself", {{"piece", name}}});
+  return fail(ErrorKind::bad_request, {"shaped-in-turn", {{"piece", name}, {"others", others}, {"count", count}}});
 }
 
 }  // namespace
 
 Result<Project> add_shape(Project project, const std::string& kind, const Values& values, int* id) {
   const KindSpec* spec = find_kind(shape_kinds(), kind);
-  if (!spec || kind == "picture") return fail(ErrorKind::bad_request, "there is no ready shape \"" + kind + "\"");
+  if (!spec || kind == "picture") return fail(ErrorKind::bad_request, {"no-shape", {{"shape", kind}}});
   if (auto ok = accept_all(*spec, values); !ok) return tl::unexpected<Error>(ok.error());
   Piece piece;
   piece.name = spec->label;
@@ -175,7 +174,7 @@ Project set_source_values(Project project, int id, const Values& values) {
 
 Result<Project> add_step(Project project, int id, Step step, int* step_id) {
   const KindSpec* spec = find_kind(step_kinds(), step.kind);
-  if (!spec) return fail(ErrorKind::bad_request, "there is no step \"" + step.kind + "\"");
+  if (!spec) return fail(ErrorKind::bad_request, {"no-step", {{"step", step.kind}}});
   if (auto ok = accept_all(*spec, step.values); !ok) return tl::unexpected<Error>(ok.error());
   project = edit_piece(std::move(project), id, [&](Piece& p) {
     step.id = next_step_id(p);

@@ -139,7 +139,7 @@ std::vector<Line> step_fill(std::vector<Line> lines, const StepCall& call) {
   for (int coat = 0; coat < (made->options.second == SecondCoat::none ? 1 : 2); ++coat) {
     auto done = fill(made->region, made->options, coat);
     if (!done) {
-      call.outcome.trouble = {{"fill-refused", {{"why", done.error().message}}}};
+      call.outcome.trouble = {done.error().said};
       return lines;
     }
     Line line = like;

@@ -28,14 +28,13 @@ const CentreLines& Face::centre_lines(unsigned id) const {
 
 Result<std::shared_ptr<const Face>> open_face(const std::string& file, int index, const AxisValues& axes) {
   std::error_code trouble;
-  if (!std::filesystem::is_regular_file(file, trouble))
-    return fail(ErrorKind::unreadable, "there is no such font file", file);
+  if (!std::filesystem::is_regular_file(file, trouble)) return fail(ErrorKind::unreadable, {"no-font"}, file);
   if (std::filesystem::file_size(file, trouble) > kLargestFont || trouble)
-    return fail(ErrorKind::unsupported, "the font is larger than 128 MB", file);
+    return fail(ErrorKind::unsupported, {"file-too-large", {{"mb", figure(kLargestFont >> 20)}}}, file);
   std::ifstream in(file, std::ios::binary);
   std::ostringstream bytes;
   bytes << in.rdbuf();
-  if (!in) return fail(ErrorKind::unreadable, "the font cannot be read", file);
+  if (!in) return fail(ErrorKind::unreadable, {"font-unread"}, file);
   const std::filesystem::path path(file);
   if (lower_case(path.extension().string()) == ".jhf") {
     auto name = path.stem().string();

@@ -10,6 +10,7 @@
 
 #include <algorithm>
 #include <mutex>
+#include <optional>
 #include <set>
 #include <unordered_map>
 
@@ -105,7 +106,7 @@ class OutlineFace final : public Face {
  public:
   OutlineFace(std::string bytes, int index, const AxisValues& axes) : bytes_(std::move(bytes)) {
     open(index, axes);
-    if (fault_.empty()) describe();
+    if (!fault_) describe();
   }
   ~OutlineFace() override {
     const std::lock_guard lock(free_type().mutex);
@@ -113,8 +114,8 @@ class OutlineFace final : public Face {
   }
   OutlineFace(const OutlineFace&) = delete;
   OutlineFace& operator=(const OutlineFace&) = delete;
-  /// Why it cannot be used; empty when it can.
-  [[nodiscard]] const std::string& fault() const { return fault_; }
+  /// Why it cannot be used; nothing when it can.
+  [[nodiscard]] const std::optional<Said>& fault() const { return fault_; }
 
   [[nodiscard]] const Glyph& glyph(unsigned id) const override {
     static const Glyph none;
@@ -192,23 +193,23 @@ class OutlineFace final : public Face {
       const auto* data = reinterpret_cast<const FT_Byte*>(bytes_.data());
       if (FT_New_Memory_Face(free_type().library, data, static_cast<FT_Long>(bytes_.size()), index, &ft_) != 0) {
         ft_ = nullptr;
-        fault_ = "it is not a whole TrueType or OpenType font, or holds no face " + std::to_string(index);
+        fault_ = {"font-not-whole", {{"face", figure(index)}}};
         return;
       }
     }
     if (!FT_IS_SFNT(ft_) || !FT_IS_SCALABLE(ft_)) {
-      fault_ = "its letters are not outlines; a TrueType or OpenType font is needed";
+      fault_ = {"font-no-outlines"};
       return;
     }
     face_.reset(hb_face_create(blob.get(), static_cast<unsigned>(index)));
     if (hb_face_get_glyph_count(face_.get()) == 0 || ft_->num_glyphs <= 0 || ft_->units_per_EM < 16) {
-      fault_ = "its tables do not fit together";
+      fault_ = {"font-tables"};
       return;
     }
     // At as many pixels per em as the em has units, FreeType's 64ths hold outlines of variable faces without rounding.
     upem_ = ft_->units_per_EM;
     if (FT_Set_Pixel_Sizes(ft_, ft_->units_per_EM, ft_->units_per_EM) != 0) {
-      fault_ = "its letters cannot be scaled";
+      fault_ = {"font-not-scaled"};
       return;
     }
     font_.reset(hb_font_create(face_.get()));
@@ -286,7 +287,7 @@ class OutlineFace final : public Face {
   Held<hb_face_t, hb_face_destroy> face_;
   Held<hb_font_t, hb_font_destroy> font_;
   double upem_ = 1000;
-  std::string fault_;
+  std::optional<Said> fault_;
   mutable std::mutex mutex_;  // for the FreeType face and the forms read so far
   mutable std::unordered_map<unsigned, std::unique_ptr<const Glyph>> glyphs_;
 };
@@ -296,7 +297,7 @@ class OutlineFace final : public Face {
 Result<std::shared_ptr<const Face>> open_outline_face(std::string bytes, int index, const AxisValues& axes,
                                                       const std::string& place) {
   auto face = std::make_shared<const OutlineFace>(std::move(bytes), index, axes);
-  if (!face->fault().empty()) return fail(ErrorKind::malformed, face->fault(), place);
+  if (face->fault()) return fail(ErrorKind::malformed, *face->fault(), place);
   return face;
 }
 

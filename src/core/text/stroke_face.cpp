@@ -109,19 +109,17 @@ Result<std::shared_ptr<const Face>> open_stroke_face(const std::string& text, co
                                                      const std::string& place) {
   std::vector<Glyph> forms;
   std::size_t line = 1, at = 0;
-  auto broken = [&](const std::string& what) {
-    return fail(ErrorKind::malformed, what + "; it is not whole Hershey data, install it anew",
-                place + ":" + std::to_string(line));
+  auto broken = [&](const char* what) {
+    return fail(ErrorKind::malformed, {what}, place + ":" + std::to_string(line));
   };
   while (at < text.size()) {
     if (text[at] == '\n' || text[at] == '\r') {
       line += text[at++] == '\n';
       continue;
     }
-    if (text.size() - at < 8) return broken("a record is cut short");
+    if (text.size() - at < 8) return broken("hershey-cut-short");
     const auto pairs = to_integer(trimmed(std::string_view(text).substr(at + 5, 3)));
-    if (!pairs || *pairs < 1 || *pairs > static_cast<std::int64_t>(kMostPairs))
-      return broken("a record does not say how many points it has");
+    if (!pairs || *pairs < 1 || *pairs > static_cast<std::int64_t>(kMostPairs)) return broken("hershey-points");
     at += 8;
     // Long records run over several lines.
     std::string letters;
@@ -131,9 +129,9 @@ Result<std::shared_ptr<const Face>> open_stroke_face(const std::string& text, co
       if (text[at] != '\n' && text[at] != '\r') letters += text[at];
       ++at;
     }
-    if (letters.size() < wanted) return broken("a record is cut short");
+    if (letters.size() < wanted) return broken("hershey-cut-short");
     for (const char c : letters) {
-      if (c < ' ' || c > '~') return broken("a coordinate is no letter");
+      if (c < ' ' || c > '~') return broken("hershey-coordinate");
     }
     const int left = letters[0] - 'R', right = letters[1] - 'R';
     Glyph glyph;
@@ -153,9 +151,9 @@ Result<std::shared_ptr<const Face>> open_stroke_face(const std::string& text, co
     }
     lift();
     forms.push_back(std::move(glyph));
-    if (forms.size() > kMostForms) return broken("there are more forms than a face can have");
+    if (forms.size() > kMostForms) return broken("hershey-forms");
   }
-  if (forms.empty()) return fail(ErrorKind::malformed, "there is no letterform in it", place);
+  if (forms.empty()) return fail(ErrorKind::malformed, {"hershey-empty"}, place);
   return std::make_shared<const StrokeFace>(name, std::move(forms));
 }
 

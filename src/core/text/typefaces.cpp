@@ -187,8 +187,7 @@ Result<std::shared_ptr<const Face>> find_face(const std::string& name, const Axi
   if (!face && !is_file) face = find(typefaces());
   if (face) return open.open({face->file, face->index, axes});
   if (!is_file) {
-    return fail(ErrorKind::bad_request, "there is no typeface \"" + name +
-                                            "\" on this machine; choose another, install it, or name its font file");
+    return fail(ErrorKind::bad_request, {"no-typeface", {{"typeface", name}}});
   }
   const auto index = mark == std::string::npos ? std::nullopt : to_integer(std::string_view(name).substr(mark + 1));
   if (!index || *index < 0 || *index > 0xffff) return open.open({name, 0, axes});

@@ -99,8 +99,7 @@ Result<Strokes> fill(const Region& region, const FillOptions& options, int coat)
   if (coat == 1 && o.second == SecondCoat::shifted) o.phase += 0.5;
   if (coat == 1 && o.second == SecondCoat::turned) o.angle += 90;
   if (expected_strokes(region, o) > kMostStrokes) {
-    return fail(ErrorKind::bad_request, "a spacing of " + rounded_text(o.spacing, 3) +
-                                            " mm would take more than eight million strokes; make it wider");
+    return fail(ErrorKind::bad_request, {"fill-refused", {{"spacing", o.spacing}, {"millions", kMostStrokes / 1e6}}});
   }
   if (o.pattern == FillPattern::contour || o.pattern == FillPattern::spiral) {
     // Half a spacing further in: a shifted coat runs between the rings of the first.
