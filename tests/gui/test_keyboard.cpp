@@ -4,6 +4,7 @@
 #include <set>
 
 #include "app/notice.hpp"
+#include "app/panels/panel.hpp"
 #include "core/format/files.hpp"
 #include "core/format/project_json.hpp"
 #include "driving.hpp"
@@ -153,6 +154,37 @@ TEST_CASE("Tab comes to every control of every stage") {
     }
     INFO("stage " << stage << ": " << missed.join(QStringLiteral(", ")).toStdString());
     CHECK(missed.isEmpty());
+  }
+}
+
+TEST_CASE("Tab goes through a panel as it is read, also after its rows were made anew") {
+  Opened o;
+  const Keyboard k{o};
+  o.pick("Lighthouse");
+  for (int stage = 1; stage <= 6; ++stage) {
+    k.key(static_cast<Qt::Key>(Qt::Key_0 + stage), Qt::AltModifier);
+    o.session().settle();
+    QScrollArea* area = nullptr;
+    for (auto* a : o.window.findChildren<QScrollArea*>()) {
+      if (a->isVisible() && qobject_cast<Panel*>(a->parentWidget())) area = a;
+    }
+    INFO("stage " << stage);
+    REQUIRE(area);
+    QTest::qWait(5);
+    area->setFocus(Qt::TabFocusReason);
+    int rows = 0, top = 0;
+    QString before;
+    for (QTest::keyClick(area, Qt::Key_Tab); area->widget()->isAncestorOf(k.focus()) && rows < 300; ++rows) {
+      QWidget* now = k.focus();
+      const QRect box(now->mapTo(area->widget(), QPoint()), now->size());
+      INFO(before.toStdString() << ", then " << now->metaObject()->className() << ' '
+                                << now->objectName().toStdString());
+      CHECK(box.bottom() >= top);
+      top = box.top(), before = now->objectName();
+      QTest::keyClick(now, Qt::Key_Tab);
+      QCoreApplication::processEvents();
+    }
+    if (stage <= 4) CHECK(rows >= 3);
   }
 }
 

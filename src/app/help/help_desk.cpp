@@ -43,8 +43,10 @@ HelpDesk::HelpDesk(MainWindow& window, Actions& actions, Notice& notice)
   connect(qApp, &QApplication::focusChanged, this, [this](QWidget*, QWidget* now) {
     QWidget* beside = now ? now->window() : nullptr;
     if (!beside || beside == &window_ || qobject_cast<HelpWindow*>(beside)) return;
+    const QObject* of = beside->parent();
+    while (of && of != &window_) of = of->parent();
     QAction* action = actions_.find(QStringLiteral("help"));
-    if (!beside->actions().contains(action)) beside->addAction(action);
+    if (of && !beside->actions().contains(action)) beside->addAction(action);
   });
 }
 

@@ -26,11 +26,14 @@ class Panel : public QWidget {
   QWidget* body() const { return body_; }
   /// Removes everything from a layout, widgets included.
   static void clear(QLayout* layout);
+  bool eventFilter(QObject* watched, QEvent* event) override;
 
  private:
   QVBoxLayout *column_, *footer_;
   QWidget* body_;
+  QScrollArea* scroll_;
   QLabel* subject_;
+  bool ordering_ = false;  // Tab is about to be led through what is new
 };
 
 }  // namespace dotlane
