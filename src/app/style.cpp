@@ -78,7 +78,7 @@ QLineEdit:disabled { color: @quiet; }
 QComboBox::drop-down { border: none; width: 16px; }
 QComboBox::down-arrow { image: url(:/icons/down-@mode.png); width: 10px; height: 7px; margin-right: 6px; }
 QComboBox QAbstractItemView { background: @panel; border: 1px solid @hairline; selection-background-color: @accent_soft; selection-color: @ink; outline: none; }
-QCheckBox { spacing: 8px; background: transparent; border: 2px solid transparent; border-radius: 6px; padding-left: 2px; outline: none; }
+QCheckBox { spacing: 8px; background: transparent; border: 2px solid transparent; border-radius: 6px; outline: none; }
 QCheckBox::indicator { width: 15px; height: 15px; border: 1.5px solid @quiet; border-radius: 4px; background: @field; }
 QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/check-@mode.png); }
 QCheckBox:focus { color: @accent; border-color: @accent; }
