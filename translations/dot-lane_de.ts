@@ -5588,8 +5588,8 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
             <translation>eine Zahl wird erwartet (Anweisung {instruction|0}: „{text}“)</translation>
         </message>
         <message>
-            <source>"{text}": a fault is {words}</source>
-            <translation>„{text}“: eine Störung ist {words}</translation>
+            <source>"{text}": a fault is one of {words}</source>
+            <translation>„{text}“: eine Störung ist eine von {words}</translation>
         </message>
         <message>
             <source>"{text}": after the @ come seconds, or a share of the run as 0% to 100%</source>

@@ -212,7 +212,7 @@ std::span<const Template> errors_in_english() {
       {"gcode-arc-end", "an arc does not end as far from its middle as it begins (line {line|0}: \"{text}\")"},
       {"hpgl-letters", "an instruction of two letters is expected (instruction {instruction|0}: \"{text}\")"},
       {"hpgl-number", "a number is expected (instruction {instruction|0}: \"{text}\")"},
-      {"fault-unknown", "\"{text}\": a fault is {words}"},
+      {"fault-unknown", "\"{text}\": a fault is one of {words}"},
       {"fault-when", "\"{text}\": after the @ come seconds, or a share of the run as 0% to 100%"},
       {"cutter-unknown", "the cutter does not know {word}"},
       {"cutter-busy", "the cutter is busy with another job"},

@@ -19,7 +19,7 @@ constexpr std::size_t kHeldBytes = 8192;
 std::string listed(const std::vector<std::string>& holders) {
   std::string out;
   for (std::size_t i = 0; i < holders.size(); ++i) {
-    out += (i ? ", " : "") + std::to_string(i + 1) + ": " + (holders[i].empty() ? "nothing" : holders[i]);
+    out += (i ? ", " : "") + std::to_string(i + 1) + ": " + (holders[i].empty() ? "–" : holders[i]);
   }
   return out;
 }

@@ -36,8 +36,7 @@ std::optional<FaultKind> fault_from(std::string_view word) {
 
 std::string fault_words() {
   std::string out;
-  for (std::size_t i = 0; i < kFaults.size(); ++i)
-    out += (i == 0 ? "" : i + 1 == kFaults.size() ? " or " : ", ") + std::string(kFaults[i].word);
+  for (std::size_t i = 0; i < kFaults.size(); ++i) out += (i == 0 ? "" : ", ") + std::string(kFaults[i].word);
   return out;
 }
 

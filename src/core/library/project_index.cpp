@@ -81,7 +81,12 @@ std::string text_of(const std::optional<Said>& said) {
   return said ? from_said(*said).dump(-1, ' ', false, kReplace) : std::string();
 }
 std::optional<Said> said_from(const std::string& text) {
-  return text.empty() ? std::nullopt : std::optional(to_said(nlohmann::json::parse(text)));
+  if (text.empty()) return std::nullopt;
+  try {
+    return to_said(nlohmann::json::parse(text));
+  } catch (const nlohmann::json::exception&) {
+    return Said{text};  // somebody else wrote there
+  }
 }
 
 std::int64_t add(Database& database, const std::string& path, const FileStamp& stamp, const ProjectGlance& glance,
