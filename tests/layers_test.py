@@ -7,10 +7,11 @@ src = pathlib.Path(sys.argv[1]) / "src"
 BELOW = {
     "core": {"core"},
     "words": {"words", "core"},
-    "device": {"device", "words", "core"},
+    "locale": {"locale", "words", "core"},
+    "device": {"device", "locale", "words", "core"},
     "render": {"render", "words", "core"},
-    "app": {"app", "words", "render", "device", "core"},
-    "cli": {"cli", "words", "render", "device", "core"},
+    "app": {"app", "words", "render", "device", "locale", "core"},
+    "cli": {"cli", "words", "render", "device", "locale", "core"},
 }
 # Inside the core, the road runs one way as well.
 ROAD = ["geometry", "text", "project", "shape", "place", "layout", "plan", "job", "calibrate", "check", "trainer", "format", "logbook", "library"]

@@ -33,13 +33,16 @@ usr = root / "there/usr"
 quiet("desktop-file-validate", "desktop-file-validate", usr / "share/applications/org.dotlane.DotLane.desktop")
 valid = run("appstreamcli", "validate", "--no-net", usr / "share/metainfo/org.dotlane.DotLane.metainfo.xml")
 check(f"appstreamcli: {valid.stdout}{valid.stderr}", valid.returncode == 0)
+english_help = run(cli, "--help", env={**os.environ, "LANGUAGE": "en"}).stdout
 for page in ("dot-lane", "dot-lane-cli", "dot-lane-simcutter"):
-    file = usr / f"share/man/man1/{page}.1.gz"
-    shown = run("man", "--warnings", "-l", file, env={**os.environ, "MANWIDTH": "80", "LC_ALL": "C.UTF-8"})
-    check(f"man {page}: {shown.stderr}", shown.returncode == 0 and not shown.stderr and page in shown.stdout)
-    if page == "dot-lane-cli":  # every command has its entry
-        for command in sorted(set(re.findall(r"^  ([a-z][a-z-]*) ", run(cli, "--help").stdout, re.M))):
-            check(f"{command} is not in the manual", re.search(rf"^       {command}\b", shown.stdout, re.M))
+    for folder, says in (("man1", "SEE ALSO"), ("de/man1", "SIEHE AUCH")):
+        file = usr / f"share/man/{folder}/{page}.1.gz"
+        shown = run("man", "--warnings", "-l", file, env={**os.environ, "MANWIDTH": "80", "LC_ALL": "C.UTF-8"})
+        check(f"man {folder} {page}: {shown.stderr}", shown.returncode == 0 and not shown.stderr and page in shown.stdout and says in shown.stdout)
+        if page == "dot-lane-cli":  # every command has its entry, in the page's language
+            for command in sorted(set(re.findall(r"^  ([a-z][a-z-]*) ", english_help, re.M))):
+                check(f"{command} is not in the manual", re.search(rf"^       {command}\b", shown.stdout, re.M))
+            check(f"{folder} speaks the wrong language", ("what comes off the sheets" in shown.stdout) == (folder == "man1"))
 
 # The kind of file, as the desktop tells it.
 desktop = {**os.environ, "XDG_DATA_DIRS": f"{usr}/share:/usr/share", "XDG_DATA_HOME": str(root / "data")}

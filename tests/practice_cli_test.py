@@ -50,7 +50,7 @@ for words, says in [(("calibrate", "tip-contakt", demo), "there is no calibratio
                     (("calibrate", "scale", demo, "--read", "across=200"), "-o"),
                     (("calibrate", "scale", demo, "--tool", "blade", "-o", folder / "x.dotlane"), "no tool for that sheet"),
                     (("exercise", "open", "juggling", "-o", folder / "x.dotlane"), "no exercise"),
-                    (("exercise", "dance"), "list, open or check"),
+                    (("exercise", "dance"), "list, open, check"),
                     (("workshop", demo, "-o", folder / "x.dotlane"), "--from"),
                     (("dry-run", demo, "--cutter", really, "--physics", "on"), "--physics")]:
     done = run(*words, expect=2)

@@ -210,7 +210,7 @@ with tempfile.TemporaryDirectory() as folder:
         (("offset", two, "--by", "wide"), "--by wants a length"),
         (("offset", two, "--by", "-3mm"), "from 0 to 1000"),
         (("offset", two, "--corners", "soft"), "round, mitre, bevel"),
-        (("offset", two, "--merge", "maybe"), "yes or no"),
+        (("offset", two, "--merge", "maybe"), "one of yes, no"),
         (("offset", two, "--flavour", "3"), "not understood"),
         (("melt", two), 'no step or shape "melt"'),
         (("offset", folder / "missing.svg"), "missing.svg"),

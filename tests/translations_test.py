@@ -1,5 +1,6 @@
 """Every text of the window and of the core has its translation, with the same figures in it: lupdate, which is not ours,
 gathers the texts anew. The command line speaks the language of the locale."""
+import json
 import os
 import pathlib
 import re
@@ -9,6 +10,8 @@ import tempfile
 import xml.etree.ElementTree as tree
 
 from cli_run import check, cli, finish, root
+
+root, cli = root.resolve(), str(pathlib.Path(cli).resolve())
 
 build = pathlib.Path(cli).parent.parent
 with tempfile.TemporaryDirectory() as folder:
@@ -35,15 +38,76 @@ with tempfile.TemporaryDirectory() as folder:
     check("hardly a text was found", count > 2500)
 
 demo = root / "demo/lighthouse-card.dotlane"
+place = tempfile.TemporaryDirectory()
+data = place.name
 
 
-def told(language, *words):
-    environment = {**os.environ, "LANGUAGE": language, "LANG": f"{language}.UTF-8", "LC_ALL": ""}
-    return subprocess.run([cli, *words], capture_output=True, text=True, env=environment).stdout
+def said(language, *words):
+    environment = {**os.environ, "LANGUAGE": language, "LANG": f"{language}.UTF-8", "LC_ALL": "", "XDG_DATA_HOME": data}
+    done = subprocess.run([cli, *map(str, words)], capture_output=True, text=True, env=environment, cwd=data)
+    return done.stdout + done.stderr
 
 
-german, english = told("de_DE", "check", str(demo)), told("en_GB", "check", str(demo))
+german, english = said("de_DE", "check", str(demo)), said("en_GB", "check", str(demo))
 check("the command line speaks German", "Die Ordnung von Hand braucht 1 Wechsel mehr als die des Planers." in german)
 check("the command line speaks English", "The order by hand needs 1 swap more than the planner's own." in english)
-check("a language that nobody translated is English", told("fr_FR", "check", str(demo)) == english)
-finish(f"{count} texts")
+check("a language that nobody translated is English", said("fr_FR", "check", str(demo)) == english)
+
+# Nothing that the command line says in German has a piece of an English sentence in it: of every command what comes of
+# it, what it lacks, and how it is used.
+pieces = set()
+for message in tree.parse(root / "translations/dot-lane_de.ts").getroot().iterfind("context[name='core']/message"):
+    source, german = message.find("source").text, message.find("translation").text or ""
+    literal = lambda text: re.split(r"\{[^}]*\}|[\[\]]", text)
+    if source != german:
+        pieces |= {piece.strip() for piece in literal(source) if len(re.findall("[A-Za-z]+", piece)) > 1} - {piece.strip() for piece in literal(german)}
+pieces -= {thing["name"] for kind in ("tools", "stocks") for thing in json.loads(demo.read_text())[kind]}  # names are as they are
+
+
+def in_german(*words):
+    text = re.sub("--[a-z-]+", "", " ".join(said("de_DE", *words).split()))
+    english = sorted(piece for piece in pieces if piece in text)
+    check(f"{words} says {english[:3]} in German: {text[:200]}", text and not english)
+    return text
+
+
+uses = json.loads(said("en_GB", "help", "--json"))
+commands = sorted({use["use"].split()[0] for use in uses if not use["use"].startswith("-")} - {"words"})
+check("every command is known", len(commands) > 30)
+for command in commands:
+    in_german("help", command)
+    in_german(command, "--no-such-option")
+in_german("help", "shape")
+in_german("sail")
+in_german()
+out, stencil, heron, fabric = (pathlib.Path(data) / "out", *(root / f"demo/{n}.dotlane" for n in ("fern-stencil", "wading-heron", "fish-pennant")))
+art = root / "tests/data/svg/12_fill_rules.svg"
+exercise = out.with_suffix(".dotlane")
+for words in [("inspect", art), ("parts", demo), ("plan", demo), ("check", demo), ("tools", demo), ("stocks", demo), ("fonts",), ("fonts", "Lobster Two Bold Italic"),
+              ("sheets", heron), ("measure", demo, "--piece", 2, "--to", 1, "--thinnest"), ("fall-outs", stencil), ("fall-outs", demo),
+              ("plates", root / "demo/painted-lantern.dotlane", "-o", out.with_suffix(".dotlane")), ("quantity", fabric, "--bolt", "1100mm", "--web", "450mm"),
+              ("fit", heron), ("near-stocks", heron), ("near-stocks", heron, "--within", 90), ("cost", heron), ("cost", demo, "--copies", 2, "--seconds", 0.1),
+              ("shelf", "list", heron), ("shelf", "list", demo), ("dry-run", demo), ("dry-run", demo, "--fault", "link@30%"), ("calibrate",),
+              ("calibrate", "scale", demo), ("exercise", "list"), ("log", "list"), ("log", "check"), ("log", "wear", demo), ("log", "pace", demo), ("projects",),
+              ("projects", "--in", root / "demo", "lantern"), ("import", art, "-o", out.with_suffix(".dotlane")), ("shape", "trim", art, "-o", out.with_suffix(".svg")),
+              ("shape", "text", "--text", "Hafen", "-o", out.with_suffix(".svg")), ("shape", "fill", art, "-o", out.with_suffix(".svg")),
+              ("shape", "bridges", art, "-o", out.with_suffix(".svg")), ("pack", art, "--sheet", "100x100mm", "--seconds", 0.1, "-o", out.with_suffix(".svg")),
+              ("split", art, "--sheet", "20x20mm", "-o", out.with_suffix(".svg")), ("split", heron, "-o", out.with_suffix(".dotlane")), ("order", art),
+              ("guide", demo, "-o", out.with_suffix(".pdf")), ("guide", demo, "--poster", "-o", out.with_suffix(".pdf")), ("sheet", demo, "-o", out.with_suffix(".pdf")),
+              # and what is refused
+              ("import", art), ("import", art, "-o", exercise, "--role", "red"), ("import", art, "-o", exercise, "--role", "#c04000=cut:saw"), ("import", art, "-o", exercise, "--stock", "slate"),
+              ("export", demo, "-o", "job.svg", "--sheet", 9), ("export", demo, "-o", "job.svg", "--pass", 99), ("export", demo, "-o", "job.svg", "--per-mm", 900), ("print", demo, "-o", "p.pdf"),
+              ("sheet", demo, "-o", "sheet.txt"), ("guide", demo, "--poster", "-o", "poster.svg"), ("guide", demo, "-o", "g.pdf", "--paper", "2x2mm"),
+              ("measure", demo, "--piece", 99), ("measure", demo, "--piece", 1, "--line", "none"), ("measure", demo), ("scraps", art), ("scraps", art, "--corners", "1 2 3"),
+              ("quantity", demo), ("quantity", demo, "--bolt", "wide"), ("quantity", demo, "--bolt", "1m", "--shrinks", 90), ("plates", demo, "-o", exercise, "--pieces", "x"),
+              ("sheets", demo, "--turns", "often"), ("sheets", demo, "--gap", "wide"), ("sheets", demo, "--seed", "x"), ("pack", art, "-o", "p.svg"), ("pack", art, "-o", "p.svg", "--sheet", "big"),
+              ("split", art, "-o", "s.svg", "--sheet", "9x9mm", "--seam", "glue"), ("split", heron, "-o", exercise, "--sheet", "9x9mm"), ("order", art, "--start", "here"), ("order", art, "--seconds", -1),
+              ("dry-run", demo, "--physics", "some"), ("dry-run", demo, "--fault", "fog"), ("dry-run", demo, "--resume", data), ("calibrate", "tide"), ("calibrate", "scale", demo, "--read", "up"),
+              ("calibrate", "scale", demo, "--read", "up=long", "-o", exercise), ("calibrate", "scale", demo, "--read", "deep=1", "-o", exercise), ("exercise", "check", "sailing", demo), ("exercise", "open"),
+              ("shelf", "add", demo, "-o", exercise, "--stock", "slate"), ("shelf", "add", demo, "-o", exercise, "--stock", "cloud-card"), ("log", "show"), ("log", "show", "x"), ("log", "show", 99), ("log", "say", 99, "--came-out", "odd"),
+              ("log", "suggest", "--stock", "cloud-card"), ("log", "wear", "--new", "fine-blade"), ("log", "import", "none.csv"), ("bring", demo, "--from", heron, "--piece", "Antler", "-o", exercise), ("bring", demo),
+              ("projects", "--in", "none"), ("thumbnail", demo, "-o", "t.png", "--size", 9), ("shape", "knot"), ("shape", "offset", art, "--by", "wide", "-o", "o.svg"), ("shape", "offset", art, "-o", "o.txt"),
+              ("shape", "text", "--text", "Hafen", "--feature", "loud", "-o", "t.svg"), ("shape", "text", "--text", "Hafen", "--arc", "0", "-o", "t.svg"), ("shape", "text", "--text", "Hafen", "--width", "1km", "-o", "t.svg"),
+              ("shape", "text"), ("shape", "fill", art, "--tip", "9m", "-o", "f.svg"), ("shape", "join", art, "--with", art, "-o", "j.svg"), ("inspect", "none.svg"), ("inspect",), ("inspect", art, "--page")]:
+    in_german(*words)
+finish(f"{count} texts, {len(pieces)} pieces of English looked for")

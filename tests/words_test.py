@@ -7,7 +7,9 @@ src = pathlib.Path(sys.argv[1]) / "src"
 table = dict(re.findall(r'\{"([a-z0-9/-]+)",\s*((?:"(?:[^"\\]|\\.)*"\s*)+)\}', "".join(p.read_text() for p in sorted((src / "words").glob("english_*.cpp")))))
 core = "\n".join(p.read_text() for room in ("core", "render", "device", "cli") for p in sorted((src / room).rglob("*.[ch]pp")))
 strings = set(re.findall(r'"([a-z0-9]+(?:[/-][a-z0-9]+)*)"', core))
-faults = [f"{code}: nothing in the core says it" for code in table
+pairs = re.findall(r'\{"([a-z0-9/-]+)",\s*"', "".join(p.read_text() for p in sorted((src / "words").glob("english_*.cpp"))))
+faults = [f"{code}: there are two sentences of it" for code in set(pairs) if pairs.count(code) > 1]
+faults += [f"{code}: nothing in the core says it" for code in table
           if code != "note" and code not in strings and not (code.split("/")[0] in strings and code.split("/")[1] in strings)]
 # Findings, notes, fixes and troubles as the code writes them.
 said = set(re.findall(r'\badd\("([a-z-]+)", Severity', core)) | set(re.findall(r'\bnote\("([a-z-]+)", Severity', core))
@@ -16,6 +18,7 @@ said |= set(re.findall(r'\{"(fix-[a-z-]+)"', core)) | set(re.findall(r'GeometryF
 said |= set(re.findall(r'\b(?:fail|refuse)\(ErrorKind::\w+,\s*\{"([a-z0-9-]+)"', core)) | set(re.findall(r'\{\{?ErrorKind::\w+,\s*\{"([a-z0-9-]+)"', core))
 said |= set(re.findall(r'\bbad\((?:\w+, |"[a-z_]+", )?\{"([a-z0-9-]+)"', core)) | set(re.findall(r'\b(?:wrong|bad|broken)\((?:key, |"\w+", )?"([a-z0-9]+-[a-z0-9-]+)"', core))
 said |= set(re.findall(r'throw BadField\{.*?, \{"([a-z0-9-]+)"', core)) | set(re.findall(r'\bSaid\{"([a-z0-9-]+)"', core)) | set(re.findall(r'\bfail_run\(\{"([a-z0-9-]+)"', core))
+said |= set(re.findall(r'\b(?:refuse\(\{|say\(|phrase\(|positional\()"([a-z0-9-]+(?:/[a-z0-9-]+)?)"', core))
 said |= set(re.findall(r'trouble = \{\{"([a-z-]+)"', core)) | set(re.findall(r'trouble\.push_back\(\{"([a-z-]+)"', core))
 faults += [f"{code}: said in the core, without a sentence" for code in sorted(said) if code not in table]
 for code, text in table.items():

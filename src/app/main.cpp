@@ -7,7 +7,7 @@
 #include "app/preferences/preferences.hpp"
 #include "app/shots.hpp"
 #include "app/style.hpp"
-#include "render/language.hpp"
+#include "locale/language.hpp"
 #include "words/sentences.hpp"
 
 int main(int argc, char** argv) {

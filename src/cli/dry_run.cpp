@@ -43,20 +43,18 @@ int dry_run(Options o, bool json) {
   const auto pictures = o.value("--picture-dir");
   const auto seed = static_cast<unsigned>(o.integer("--seed", 1));
   const auto fault_words = o.values("--fault");
-  const auto physics_word = o.value("--physics");
-  const double speed = o.number("--speed", 0), per_mm = o.number("--per-mm", 4);
+  const auto physics_word = o.one_of("--physics", {"on", "off"});
+  const double speed = o.number("--speed", 0), per_mm = number_within(o, "--per-mm", 0.01, 100).value_or(4);
   const auto cutter = o.value("--cutter");
   const auto journal = o.value("--journal"), resume = o.value("--resume");
-  const Input input = load(o.positional("the project"));
+  const Input input = load(o.positional("use-no-project"));
   o.finish();
-  if (physics_word && *physics_word != "on" && *physics_word != "off") refuse("--physics is on or off");
-  if (cutter && physics_word) refuse("--cutter says what there is of physics: leave --physics out");
-  if (per_mm <= 0 || per_mm > 100) refuse("--per-mm is a number above 0, at most 100");
+  if (cutter && physics_word) refuse({"use-cutter-physics"});
   const auto app = application();
   DrawingCache cache;
   const auto kept = std::make_shared<const Derived>(with_better_order(derive(input.project, cache)));
   const Derived& derived = *kept;
-  if (derived.plan.passes.empty()) refuse("nothing to run: no line has a role and a tool");
+  if (derived.plan.passes.empty()) refuse({"told-no-passes"});
   Physics physics = physics_word == "on" ? physics_of(input.project, true) : Physics{};
   if (cutter) {
     const Project real = load(*cutter).project;
@@ -96,16 +94,14 @@ int dry_run(Options o, bool json) {
     const std::string folder =
         std::filesystem::is_directory(*resume) ? *resume : std::filesystem::path(*resume).parent_path().string();
     RunAgain again = need(run_again(folder.empty() ? "." : folder));
-    if (again.state.outcome == "done") refuse("that run is done: there is nothing left to make");
-    if (again.state.unloaded) refuse("the mat of that run was taken out: what is left would not be in register");
-    if (to_json(again.project) != to_json(input.project))
-      refuse("the journal is of another project, or of another state of it");
+    if (again.state.outcome == "done") refuse({"use-run-done"});
+    if (again.state.unloaded) refuse({"use-run-unloaded"});
+    if (to_json(again.project) != to_json(input.project)) refuse({"use-other-journal"});
     again.papers.physics = physics;
     job = again.papers.job;
     ++resumed;
     const JournalState state = again.state;
-    if (!runner.takeUp(std::move(again.papers), QString::fromStdString(folder), state))
-      refuse(sentence(runner.record().problem));
+    if (!runner.takeUp(std::move(again.papers), QString::fromStdString(folder), state)) refuse(runner.record().problem);
     runner.goOn();
   } else {
     auto made = std::make_shared<Job>(compile(derived.plan, input.project.machine));
@@ -121,7 +117,7 @@ int dry_run(Options o, bool json) {
                            : temporary.filePath(QStringLiteral("run")));
   }
   if (runner.running() && loop.exec() != 0)
-    refuse("the journal cannot be written, so nothing more was sent: " + runner.journalProblem().toStdString());
+    refuse({"use-no-journal", {{"why", runner.journalProblem().toStdString()}}});
   Json report = run_report(record, derived.plan);
   report.update(outcome_report(compare(*job, record), resumed));
   if (!job->printed.empty()) report["printed"] = printed_report(input.project, derived.plan, record, job->printed);

@@ -3,8 +3,8 @@
 #include <set>
 
 #include "cli/options.hpp"
+#include "cli/say.hpp"
 #include "core/plan/fill_figures.hpp"
-#include "core/text_scan.hpp"
 
 namespace dotlane::cli {
 
@@ -49,13 +49,15 @@ Json fill_report(const Project& project, const std::vector<int>& pieces, std::op
 }
 
 std::string fill_text(const Json& r) {
-  auto number = [&](const char* key, int decimals) { return rounded_text(r[key].get<double>(), decimals); };
-  std::string out = std::to_string(r["strokes"].get<std::size_t>()) + " strokes, " + number("length_mm", 1) + " mm, " +
-                    std::to_string(r["lifts"].get<std::size_t>()) + " lifts, " + number("seconds", 1) +
-                    " s; a tip of " + number("tip_mm", 2) + " mm covers " +
-                    rounded_text(r["coverage"].get<double>() * 100, 1) + " %, the largest gap is " +
-                    number("largest_gap_mm", 2) + " mm\n";
-  for (const auto& id : r["unfilled"]) out += "Note: " + id.get<std::string>() + " has a part without any stroke.\n";
+  const auto number = [&](const char* key) { return r[key].get<double>(); };
+  std::string out = say("filled", {{"strokes", number("strokes")},
+                                   {"length", number("length_mm")},
+                                   {"lifts", number("lifts")},
+                                   {"seconds", number("seconds")},
+                                   {"tip", number("tip_mm")},
+                                   {"percent", 100 * number("coverage")},
+                                   {"gap", number("largest_gap_mm")}});
+  for (const auto& id : r["unfilled"]) out += say("unfilled", {{"line", id.get<std::string>()}});
   return out;
 }
 

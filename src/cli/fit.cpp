@@ -3,11 +3,24 @@
 #include <cmath>
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/layout/size_curve.hpp"
-#include "core/text_scan.hpp"
 
 namespace dotlane::cli {
 namespace {
+
+const char* code_of(Remedy::What what) {
+  switch (what) {
+    case Remedy::What::mat:
+      return "fit-mat";
+    case Remedy::What::sheet:
+      return "fit-whole-sheet";
+    case Remedy::What::seam:
+      return "fit-seam";
+    default:
+      return "fit-trimmed";
+  }
+}
 
 /// Rounded down, so that what is said still fits.
 double down4(double v) { return std::floor(v * 1e4) / 1e4; }
@@ -15,13 +28,13 @@ double down4(double v) { return std::floor(v * 1e4) / 1e4; }
 }  // namespace
 
 int fit(Options o, bool json) {
-  const Input input = load(o.positional("the project"), 96);
+  const Input input = load(o.positional("use-no-project"), 96);
   o.finish();
   DrawingCache cache;
   // As it is; and seamless at most, where lower layers need not be whole.
   const auto schools = schools_of(input.project, cache);
   const auto& [trims, project, drawing, layout, big] = schools.front();
-  if (big.part == npos) refuse("there is no part whose size could be asked for");
+  if (big.part == npos) refuse({"use-nothing-to-fit"});
   const auto size_at = [&figure = big.figure](double scale) {
     return Json{round4(figure.width() * scale), round4(figure.height() * scale)};
   };
@@ -52,25 +65,19 @@ int fit(Options o, bool json) {
                 {"sheets", sheets}});
     return 0;
   }
-  const auto size_text = [](const Json& size) {
-    return rounded_text(size[0].get<double>(), 1) + " x " + rounded_text(size[1].get<double>(), 1) + " mm";
+  const auto at = [&](const char* code, const std::string& name, double of) {
+    const double told = down4(of);
+    return say(code, {{"name", name},
+                      {"percent", 100 * told},
+                      {"width", big.figure.width() * told},
+                      {"height", big.figure.height() * told}});
   };
-  std::string text = "At most " + rounded_text(100 * scale, 1) + " % of its size today: " + size_text(size_at(scale)) +
-                     ".\n" + layout.parts[big.part].name + " stops it, turned by " + rounded_text(big.turn, 1) +
-                     " degrees.\n";
-  for (const auto& remedy : big.remedies) {
-    const std::string with = remedy.what == Remedy::What::mat     ? "On a mat of " + remedy.name
-                             : remedy.what == Remedy::What::sheet ? "On a whole sheet of " + remedy.name
-                             : remedy.what == Remedy::What::seam
-                                 ? "With one seam across " + remedy.name
-                                 : "With " + remedy.name + " trimmed under what lies on it";
-    text +=
-        with + ": " + rounded_text(100 * down4(remedy.scale), 1) + " %, " + size_text(size_at(remedy.scale)) + ".\n";
-  }
+  std::string text =
+      at("fit-most", {}, scale) + say("fit-stops", {{"part", layout.parts[big.part].name}, {"turn", big.turn}});
+  for (const auto& remedy : big.remedies) text += at(code_of(remedy.what), remedy.name, remedy.scale);
   for (const auto& [stock, n] : sheets.items()) {
     const Stock* found = find_stock(project, stock);
-    text += std::to_string(n.get<std::size_t>()) + (n == 1 ? " sheet of " : " sheets of ") +
-            (found ? found->name : stock) + " then.\n";
+    text += say("fit-sheets", {{"sheets", n.get<double>()}, {"stock", found ? found->name : stock}});
   }
   print(text);
   return 0;

@@ -1,6 +1,7 @@
 #include "cli/guide.hpp"
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "render/guide.hpp"
 
 namespace dotlane::cli {
@@ -9,35 +10,34 @@ int guide(Options o, bool json) {
   const auto out = o.value("-o");
   const bool from_top = o.flag("--top-first"), poster = o.flag("--poster");
   const auto size = o.value("--paper");
-  const Input input = load(o.positional("the project"));
+  const Input input = load(o.positional("use-no-project"));
   o.finish();
   Paper paper = paper_for(input.project.unit);
   if (size) {
     const auto [width, height] = size_from("--paper", *size);
-    if (std::min(width, height) < 90 || std::max(width, height) > 2000) refuse("--paper is from 90 to 2000 mm a side");
+    if (std::min(width, height) < 90 || std::max(width, height) > 2000) refuse({"use-paper", {{"text", *size}}});
     paper = {width, height};
   }
-  if (!out) refuse("-o FILE.pdf, or a folder, is missing");
+  const std::string& file = given(out, "-o FILE.pdf|FOLDER");
   const bool top_first = from_top || input.project.laying.top_first;
   const auto app = application();
   DrawingCache cache;
   const Derived derived = derive(input.project, cache);
   const AssemblyGuide pages(input.project, derived, top_first);
   const auto steps = assembly_of(derived.drawing, derived.layout, top_first);
-  if (steps.empty()) refuse("there is no part that is cut out, and so nothing to put together");
+  if (steps.empty()) refuse({"use-nothing-to-join"});
   if (poster) {
-    if (!ends_with(*out, ".pdf")) refuse("a poster is written to a .pdf");
-    need(write_poster_pdf(pages, input.project.name, *out, paper));
+    if (!ends_with(file, ".pdf")) refuse({"use-poster-ending"});
+    need(write_poster_pdf(pages, input.project.name, file, paper));
     const auto [across, down] = poster_pages(pages.figure(), paper);
-    json
-        ? print_json({{"pages_across", across}, {"pages_down", down}, {"overlap_mm", kPosterOverlap}})
-        : print("Wrote " + *out + ": " + std::to_string(across) + " pages across, " + std::to_string(down) + " down\n");
+    json ? print_json({{"pages_across", across}, {"pages_down", down}, {"overlap_mm", kPosterOverlap}})
+         : print(say("wrote-poster", {{"file", file}, {"across", figure(across)}, {"down", figure(down)}}));
     return 0;
   }
-  if (ends_with(*out, ".pdf")) {
-    need(write_guide_pdf(pages, input.project.name, *out, paper));
+  if (ends_with(file, ".pdf")) {
+    need(write_guide_pdf(pages, input.project.name, file, paper));
   } else {
-    need(write_guide_folder(pages, input.project.name, *out));
+    need(write_guide_folder(pages, input.project.name, file));
   }
   Json list = Json::array();
   std::size_t parts = 0;
@@ -52,8 +52,10 @@ int guide(Options o, bool json) {
     list.push_back({{"piece", step.piece}, {"name", step.name}, {"in_tiles", step.in_tiles}, {"parts", of_step}});
   }
   json ? print_json({{"pages", pages.pages().size()}, {"steps", std::move(list)}})
-       : print("Wrote " + *out + ": " + std::to_string(pages.pages().size()) + " pages, " +
-               std::to_string(steps.size()) + " steps, " + std::to_string(parts) + " parts\n");
+       : print(say("wrote-guide", {{"file", file},
+                                   {"pages", figure(pages.pages().size())},
+                                   {"steps", figure(steps.size())},
+                                   {"parts", figure(parts)}}));
   return 0;
 }
 

@@ -33,10 +33,6 @@ void finish_output() {
 }
 void print_json(const Json& json) { print(json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n"); }
 
-void refuse(std::string message, std::string place) {
-  throw Stop{{ErrorKind::bad_request, {std::move(message)}, std::move(place)}};
-}
-
 bool ends_with(const std::string& path, const char* ending) { return lower_case(path).ends_with(ending); }
 
 /// A QGuiApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.

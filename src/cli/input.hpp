@@ -16,7 +16,6 @@ void print(const std::string& text);
 void print_json(const Json& json);
 /// Makes sure that all of it arrived; a full disk is an error like any other.
 void finish_output();
-[[noreturn]] void refuse(std::string message, std::string place = {});
 [[nodiscard]] bool ends_with(const std::string& path, const char* ending);
 
 /// A QGuiApplication for what needs fonts, pictures or an event loop. With no display, it draws off screen.

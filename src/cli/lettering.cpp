@@ -1,6 +1,7 @@
 #include "cli/lettering.hpp"
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "cli/shape.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/project/presets.hpp"
@@ -11,6 +12,8 @@
 #include "core/text/unicode.hpp"
 #include "core/text_scan.hpp"
 #include "core/typed_number.hpp"
+#include "words/language.hpp"
+#include "words/usage.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -22,21 +25,22 @@ void take_short_forms(Options& o, Values& values) {
   for (const char* by : {"cap-height", "line-height", "width"}) {
     if (const auto text = o.value(std::string("--") + by)) {
       const auto mm = length_mm_from(*text);
-      if (!mm || *mm < 0.2 || *mm > 3000) refuse(std::string("--") + by + " wants a length from 0.2mm to 3000mm");
+      if (!mm || *mm < 0.2 || *mm > 3000)
+        refuse({"use-length-from",
+                {{"option", std::string("--") + by}, {"least", "0.2mm"}, {"most", "3000mm"}, {"text", *text}}});
       values["size-by"] = std::string(by);
       values["size"] = *mm;
     }
   }
   std::string features;
   for (const auto& f : o.values("--feature")) {
-    if (!is_feature(f)) refuse("--feature wants an OpenType feature such as swsh or -liga, not \"" + f + "\"");
+    if (!is_feature(f)) refuse({"use-feature", {{"text", f}}});
     features += (features.empty() ? "" : ", ") + f;
   }
   if (!features.empty()) values["features"] = features;
   if (const auto text = o.value("--arc")) {
     const auto mm = length_mm_from(*text);
-    if (!mm || std::abs(*mm) < 1 || std::abs(*mm) > 5000)
-      refuse("--arc wants a radius from 1mm to 5000mm, negative for heads in");
+    if (!mm || std::abs(*mm) < 1 || std::abs(*mm) > 5000) refuse({"use-arc", {{"text", *text}}});
     values["way"] = std::string(*mm > 0 ? "outside" : "inside");
     values["radius"] = std::abs(*mm);
     values.try_emplace("align", std::string("centre"));
@@ -85,8 +89,8 @@ int shape_text(Options o, bool json) {
   const bool join = o.flag("--join"), close_up = o.flag("--close-up");
   const auto out = o.value("-o");
   o.finish();
-  if (!values.contains("text")) refuse("--text \"WORDS\" is missing");
-  if (!out) refuse("-o OUT.svg is missing");
+  if (!values.contains("text")) refuse({"use-missing", {{"option", usage("--text WORDS")}}});
+  const std::string& file = given(out, "-o OUT.svg");
   const Reading take(spec, values);
   need(find_face(take.text("font"), axes_from(take.text("axes"))));
   Project project = new_project("Lettering");
@@ -120,7 +124,7 @@ int shape_text(Options o, bool json) {
   more["apart"] = apart;
   more["counters_closed"] = closed;
   more["tracking_mm"] = round6(take.number("tracking"));
-  return write_new(std::move(project), id, *out, json, more);
+  return write_new(std::move(project), id, file, json, more);
 }
 
 int fonts(Options o, bool json) {
@@ -140,8 +144,9 @@ int fonts(Options o, bool json) {
                       {"single_stroke", about.single_stroke},
                       {"outlines_allowed", about.outlines_allowed},
                       {"features", about.features}});
-      text += t.name + (t.shipped ? "  (ships with Dot Lane: " + t.summary + ")" : std::string()) +
-              (about.outlines_allowed ? "" : "  (outlines reserved)") + "\n";
+      Figures figures{{"name", t.name}};
+      if (t.shipped) figures["about"] = in_words(t.summary);
+      text += say(about.outlines_allowed ? "font" : "font-reserved", figures);
     }
     json ? print_json(Json{{"fonts", list}}) : print(text);
     return 0;
@@ -178,9 +183,13 @@ int fonts(Options o, bool json) {
     print_json(report);
   } else {
     std::string features;
-    for (const auto& f : about.features) features += " " + f;
-    print(about.name + "\n  letterforms " + std::to_string(about.glyphs) + "\n  features   " + features +
-          "\n  capitals    " + rounded_text(about.cap_height, 3) + " em\n");
+    for (const auto& f : about.features) features += (features.empty() ? "" : " ") + f;
+    Table table("<<");
+    table.line(about.name);
+    table.row({"  " + phrase("column-letterforms"), std::to_string(about.glyphs)});
+    table.row({"  " + phrase("column-features"), features});
+    table.row({"  " + phrase("column-capitals"), number_text(about.cap_height, 3) + " em"});
+    print(table.text());
   }
   return 0;
 }

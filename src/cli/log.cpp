@@ -1,8 +1,10 @@
 #include "cli/log.hpp"
 
+#include <cstdint>
 #include <cstdio>
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/format/files.hpp"
 #include "core/logbook/advice.hpp"
 #include "core/logbook/learned.hpp"
@@ -11,20 +13,32 @@
 #include "core/project/presets.hpp"
 #include "core/road.hpp"
 #include "core/text_scan.hpp"
+#include "words/language.hpp"
 
 namespace dotlane::cli {
 namespace {
 
 Role role_named(const std::string& text) {
   const auto role = role_from(text);
-  if (!role || !runs(*role)) refuse("\"" + text + "\" is no role that a tool carries out");
+  if (!role || !runs(*role)) refuse({"use-no-role", {{"role", text}}});
   return *role;
 }
 
-std::string padded_to(std::string text, std::size_t width) {
-  if (text.size() < width) text.append(width - text.size(), ' ');
-  return text + " ";
+std::optional<CameOut> came_out_value(Options& o) {
+  const auto word = o.one_of("--came-out", {"good", "weak", "strong", "torn", "skipped"});
+  return word ? came_out_from(*word) : std::nullopt;
 }
+
+std::int64_t run_number(Options& o) {
+  const std::string text = o.positional("use-no-run");
+  const auto id = to_integer(text);
+  if (!id) refuse({"use-run-number", {{"text", text}}});
+  return *id;
+}
+
+/// The words that reports have for what came of a run or pass.
+std::string told(Outcome outcome) { return named("outcome", word(outcome)); }
+std::string told(CameOut out) { return named("came-out", word(out)); }
 
 RunFilter filter_of(Options& o) {
   RunFilter out;
@@ -32,14 +46,9 @@ RunFilter filter_of(Options& o) {
   out.tool = o.value("--tool").value_or("");
   out.project = o.value("--project").value_or("");
   if (const auto role = o.value("--role")) out.role = role_named(*role);
-  if (const auto said = o.value("--came-out")) {
-    out.came_out = came_out_from(*said);
-    if (!out.came_out) refuse("--came-out is good, weak, strong, torn or skipped, not \"" + *said + "\"");
-  }
+  out.came_out = came_out_value(o);
   out.rehearsed = !o.flag("--real");
-  const int most = o.integer("--most", 0);
-  if (most < 0) refuse("--most is 0 or more");
-  out.most = static_cast<std::size_t>(most);
+  out.most = static_cast<std::size_t>(o.integer("--most", 0));
   return out;
 }
 
@@ -47,7 +56,7 @@ int list(const Logbook& book, Options o, bool json) {
   const RunFilter filter = filter_of(o);
   o.finish();
   Json out = Json::array();
-  std::string text;
+  Table table("><<<><");
   for (const auto& g : need(book.glances(filter))) {
     out.push_back({{"id", g.id},
                    {"begun", g.begun},
@@ -59,36 +68,35 @@ int list(const Logbook& book, Options o, bool json) {
                    {"planned_s", round4(g.planned_s)},
                    {"real_s", round4(g.real_s)},
                    {"note", g.note}});
-    text += padded_to(std::to_string(g.id), 5) + padded_to(g.begun, 19) + padded_to(word(g.outcome), 9) +
-            padded_to(std::string(word(g.came_out)), 7) + padded_to(rounded_text(g.real_s / 60, 1) + " min", 9) +
-            g.project + (g.test_cut ? " (test cut)" : "") + (g.rehearsed ? " (rehearsed)" : "") + "\n";
+    table.row({std::to_string(g.id), g.begun, told(g.outcome), told(g.came_out),
+               phrase("minutes", {{"minutes", g.real_s / 60}}),
+               g.project + (g.test_cut ? " " + phrase("log-test-cut") : "") +
+                   (g.rehearsed ? " " + phrase("log-rehearsed") : "")});
   }
-  json ? print_json(out) : print(text.empty() ? "no runs\n" : text);
+  json ? print_json(out) : print(table.empty() ? say("log-no-runs") : table.text());
   return 0;
 }
 
 int show(const Logbook& book, Options o, bool json) {
-  const auto id = to_integer(o.positional("the number of the run"));
+  const std::int64_t id = run_number(o);
   const auto project = o.value("-o");
   o.finish();
-  if (!id) refuse("the number of a run is expected; log list has them");
-  const LoggedRun run = need(book.run(*id));
-  if (project) need(write_file(*project, need(book.project_of(*id))));
+  const LoggedRun run = need(book.run(id));
+  if (project) need(write_file(*project, need(book.project_of(id))));
   if (json) {
     Json out = Json::parse(json_line(run));
     out["id"] = run.id;
     print_json(out);
     return 0;
   }
-  std::string text = run.project + ", begun " + run.begun + ", " + word(run.outcome) + "\n";
+  Table table("><<<>>>><");
+  table.line(phrase("log-run", {{"project", run.project}, {"begun", run.begun}, {"outcome", told(run.outcome)}}));
   for (const auto& p : run.passes)
-    text += padded_to(std::to_string(p.index), 3) + padded_to(std::string(word(p.role)), 8) +
-            padded_to(p.tool_name, 20) + padded_to(p.stock_name, 20) +
-            padded_to(rounded_text(p.force_gf, 0) + " gf", 7) +
-            padded_to(p.depth > 0 ? "mark " + rounded_text(p.depth, 0) : "", 8) +
-            padded_to(rounded_text(p.real_s, 0) + " of " + rounded_text(p.planned_s, 0) + " s", 14) +
-            padded_to(rounded_text(p.metres, 2) + " m", 9) + std::string(word(p.came_out)) + "\n";
-  print(text);
+    table.row({std::to_string(p.index), in_words(std::string(word(p.role))), p.tool_name, p.stock_name,
+               number_text(p.force_gf, 0) + " gf", p.depth > 0 ? phrase("log-mark", {{"mark", p.depth}}) : "",
+               phrase("log-seconds", {{"real", p.real_s}, {"planned", p.planned_s}}), number_text(p.metres, 2) + " m",
+               told(p.came_out)});
+  print(table.text());
   return 0;
 }
 
@@ -96,7 +104,7 @@ int suggest(const Logbook& book, Options o, bool json) {
   const auto stock = o.value("--stock"), tool = o.value("--tool"), role = o.value("--role"), of = o.value("--project");
   const bool model_asked = o.flag("--model");
   o.finish();
-  if (!stock || !tool || !role) refuse("suggest wants --stock ID, --tool ID and --role ROLE");
+  given(stock, "--stock ID"), given(tool, "--tool ID"), given(role, "--role ROLE");
   const Project project = of ? load(*of).project : new_project("Presets");
   const auto runs = need(book.runs());
   const Role which = role_named(*role);
@@ -134,61 +142,56 @@ int suggest(const Logbook& book, Options o, bool json) {
   if (json) {
     print_json(out);
   } else {
-    print(rounded_text(a.force_gf, 0) + " gf" + (a.depth > 0 ? ", mark " + rounded_text(a.depth, 0) : "") + ", " +
-          rounded_text(a.speed_mm_s, 0) + " mm/s" + (a.repeats > 1 ? ", " + std::to_string(a.repeats) + " times" : "") +
-          ": comes out well with " + rounded_text(100 * a.confidence, 0) + " %, " +
-          (a.from_runs == 0 ? "from the shelf" : "from " + std::to_string(a.from_runs) + " of your passes") +
-          ". The test cut that tells most: " + rounded_text(a.next_test.force_gf, 0) + " gf" +
-          (a.next_test.depth > 0 ? ", mark " + rounded_text(a.next_test.depth, 0) : "") + "\n");
+    Figures figures{{"force", a.force_gf},
+                    {"speed", a.speed_mm_s},
+                    {"percent", 100 * a.confidence},
+                    {"test-force", a.next_test.force_gf}};
+    if (a.depth > 0) figures["mark"] = a.depth;
+    if (a.repeats > 1) figures["times"] = figure(a.repeats);
+    if (a.next_test.depth > 0) figures["test-mark"] = a.next_test.depth;
+    if (a.from_runs > 0) figures["passes"] = figure(a.from_runs);
+    print(say(a.from_runs > 0 ? "log-advice" : "log-advice/shelf", figures));
   }
   return 0;
 }
 
-int say(Logbook& book, Options o) {
-  const auto pass = o.value("--pass"), note = o.value("--note"), weeding = o.value("--weeding");
-  const auto out = o.value("--came-out");
-  const auto id = to_integer(o.positional("the number of the run"));
+int say_of(Logbook& book, Options o) {
+  const auto pass = whole_value(o, "--pass");
+  const auto note = o.value("--note"), weeding = o.one_of("--weeding", {"easy", "hard"});
+  const auto came = came_out_value(o);
+  const std::int64_t id = run_number(o);
   o.finish();
-  if (!id) refuse("the number of a run is expected; log list has them");
-  const LoggedRun run = need(book.run(*id));
-  if (out) {
-    const auto came = came_out_from(*out);
-    if (!came) refuse("--came-out is good, weak, strong, torn or skipped, not \"" + *out + "\"");
-    const auto which = pass ? to_integer(*pass) : std::nullopt;
-    if (pass && !which) refuse("--pass wants the number of a pass");
+  const LoggedRun run = need(book.run(id));
+  if (came) {
     bool any = false;
     for (const auto& p : run.passes) {
-      if (which && p.index != *which) continue;
-      need(book.say(*id, p.index, *came));
+      if (pass && p.index != *pass) continue;
+      need(book.say(id, p.index, *came));
       any = true;
     }
-    if (!any) refuse("that run has no such pass");
+    if (!any) refuse({"use-run-without-pass"});
   }
-  if (note) need(book.note(*id, *note));
-  if (weeding) {
-    const auto known = weeding_from(*weeding);
-    if (!known) refuse("--weeding is easy or hard, not \"" + *weeding + "\"");
-    need(book.say(*id, *known));
-  }
+  if (note) need(book.note(id, *note));
+  if (weeding) need(book.say(id, *weeding_from(*weeding)));
   return 0;
 }
 
 /// The project with what was learned of the machine's pace.
 int pace(const Logbook& book, Options o, bool json) {
   const auto out = o.value("-o");
-  Project project = load(o.positional("the project")).project;
+  Project project = load(o.positional("use-no-project")).project;
   o.finish();
   const auto learned = learned_pace(need(book.runs({.rehearsed = false})), project.machine.name);
   Json list = Json::array();
-  std::string text;
+  Table table("<<");
   for (const auto& [role, now] : learned) {
     list.push_back({{"role", word(role)}, {"factor", round4(now.factor)}, {"spread", round4(now.spread)}});
-    text += padded_to(std::string(word(role)), 8) + rounded_text(100 * now.factor, 1) +
-            " % of the planned time, give or take " + rounded_text(100 * now.spread, 1) + " %\n";
+    table.row({in_words(std::string(word(role))),
+               phrase("log-pace", {{"percent", 100 * now.factor}, {"spread", 100 * now.spread}})});
     project.machine.pace[role] = now;
   }
   if (out) need(save_project(project, *out));
-  json ? print_json(list) : print(text.empty() ? "too few runs on a machine of that name\n" : text);
+  json ? print_json(list) : print(table.empty() ? say("log-few-runs") : table.text());
   return 0;
 }
 
@@ -197,23 +200,23 @@ int wear(Logbook& book, Options o, bool json) {
   const auto fresh = o.value("--new"), when = o.value("--at");
   if (fresh) {
     o.finish();
-    if (!when) refuse("--at WHEN is missing: since when the tool is new, as 2026-11-30T12:00:00");
-    need(book.changed(*fresh, *when));
+    need(book.changed(*fresh, given(when, "--at WHEN", "--at 2026-11-30T12:00:00")));
     return 0;
   }
-  const Project project = load(o.positional("the project")).project;
+  const Project project = load(o.positional("use-no-project")).project;
   o.finish();
   DrawingCache cache;
   const Plan plan = derive(project, cache).plan;
   std::map<std::string, double> metres;
   Json list = Json::array();
-  std::string text;
+  Table table("<>");
   for (const auto& tool : project.tools) {
     const double gone = metres[tool.id] = need(book.metres_of(tool.id));
     if (gone <= 0 && tool.lasts_m <= 0) continue;
     list.push_back({{"tool", tool.id}, {"metres", round4(gone)}, {"lasts_m", tool.lasts_m}});
-    text += padded_to(tool.name, 24) + rounded_text(gone, 2) + " m" +
-            (tool.lasts_m > 0 ? " of " + rounded_text(tool.lasts_m, 1) + " m" : "") + "\n";
+    Figures figures{{"metres", gone}};
+    if (tool.lasts_m > 0) figures["lasts"] = tool.lasts_m;
+    table.row({tool.name, phrase("log-worn", figures)});
   }
   Json ends = Json::array();
   for (const auto& out : running_out(project, plan, metres)) {
@@ -221,11 +224,11 @@ int wear(Logbook& book, Options o, bool json) {
                     {"pass", plan.passes[out.pass].index},
                     {"left_m", round4(out.left_m)},
                     {"needed_m", round4(out.needed_m)}});
-    text += find_tool(project, out.tool)->name + " will not last: it ends in pass " +
-            std::to_string(plan.passes[out.pass].index) + "\n";
+    table.line(phrase("log-ends",
+                      {{"tool", find_tool(project, out.tool)->name}, {"pass", figure(plan.passes[out.pass].index)}}));
   }
   json ? print_json({{"tools", list}, {"runs_out", ends}})
-       : print(text.empty() ? "nothing has been marked yet\n" : text);
+       : print(table.empty() ? say("log-nothing-marked") : table.text());
   return 0;
 }
 
@@ -233,24 +236,25 @@ int wear(Logbook& book, Options o, bool json) {
 
 int log_command(Options o, bool json) {
   const auto file = o.value("--logbook");
-  const std::string what = o.positional("list, show, export, import, suggest, pace, wear, say or check");
+  const std::string what =
+      o.subcommand("log", {"list", "show", "say", "suggest", "pace", "wear", "export", "import", "check"});
   const std::string path = file.value_or(logbook_path());
   Logbook book = need(Logbook::open(path));
   if (what == "list") return list(book, std::move(o), json);
   if (what == "show") return show(book, std::move(o), json);
   if (what == "suggest") return suggest(book, std::move(o), json);
-  if (what == "say") return say(book, std::move(o));
+  if (what == "say") return say_of(book, std::move(o));
   if (what == "pace") return pace(book, std::move(o), json);
   if (what == "wear") return wear(book, std::move(o), json);
   if (what == "export") {
     const auto out = o.value("-o");
     o.finish();
-    if (!out) refuse("-o FILE.jsonl or FILE.csv is missing");
-    need(write_file(*out, ends_with(*out, ".csv") ? to_csv(need(book.runs())) : need(export_json(book))));
+    const std::string& to = given(out, "-o FILE.jsonl|FILE.csv");
+    need(write_file(to, ends_with(to, ".csv") ? to_csv(need(book.runs())) : need(export_json(book))));
     return 0;
   }
   if (what == "import") {
-    const std::string in = o.positional("the file");
+    const std::string in = o.positional("use-no-file");
     const bool tell = o.flag("--tell");  // each run once it is kept, for who has to know
     o.finish();
     const std::string text = need(read_file(in));
@@ -269,18 +273,15 @@ int log_command(Options o, bool json) {
     } else {
       need(import_json(book, text, in, each));
     }
-    json ? print_json({{"runs", kept}}) : tell ? void() : print(std::to_string(kept) + " runs\n");
+    json ? print_json({{"runs", kept}}) : tell ? void() : print(say("log-kept", {{"runs", figure(kept)}}));
     return 0;
   }
-  if (what == "check") {
-    o.finish();
-    const std::string found = need(book.check());
-    const auto runs = need(book.count());
-    json ? print_json({{"sound", found.empty()}, {"found", found}, {"runs", runs}})
-         : print(found.empty() ? std::to_string(runs) + " runs, sound\n" : found + "\n");
-    return found.empty() ? 0 : 1;
-  }
-  refuse("log takes list, show, export, import, suggest, pace, wear, say or check, not \"" + what + "\"");
+  o.finish();
+  const std::string found = need(book.check());
+  const auto runs = need(book.count());
+  json ? print_json({{"sound", found.empty()}, {"found", found}, {"runs", runs}})
+       : print(found.empty() ? say("log-sound", {{"runs", figure(runs)}}) : found + "\n");
+  return found.empty() ? 0 : 1;
 }
 
 }  // namespace dotlane::cli

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
 #include "core/geometry/flatten.hpp"
@@ -18,7 +19,7 @@ Vec place_value(const std::string& name, const std::string& text) {
   const auto x = words.size() == 2 ? to_number(words[0]) : std::nullopt;
   const auto y = words.size() == 2 ? to_number(words[1]) : std::nullopt;
   if (!x || !y || std::abs(*x) > 100'000 || std::abs(*y) > 100'000)
-    refuse(name + " wants a place in mm such as 0,0, not \"" + text + "\"");
+    refuse({"use-place", {{"option", name}, {"text", text}}});
   return {*x, *y};
 }
 
@@ -29,14 +30,11 @@ int order(Options o, bool json) {
   // the same order on every machine.
   constexpr double kKicksASecond = 60'000, kFlat = 0.01;
   const auto start = o.value("--start");
-  const auto tried = o.value("--seconds");
+  const double seconds = number_within(o, "--seconds", 0, 3600).value_or(1);
   const int seed = o.integer("--seed", 1);
   const double per_inch = o.number("--per-inch", 96);
-  const std::string file = o.positional("the drawing");
+  const std::string file = o.positional("use-no-drawing");
   o.finish();
-  const auto seconds = tried ? to_number(*tried) : 1.0;
-  if (!seconds || !(*seconds >= 0 && *seconds <= 3600))
-    refuse("--seconds wants a number from 0 to 3600, not \"" + *tried + "\"");
   const Vec from = start ? place_value("--start", *start) : Vec{0, 0};
   ReadOptions options;
   options.assumed_per_inch = per_inch;
@@ -51,7 +49,7 @@ int order(Options o, bool json) {
   }
   OrderRules rules;
   rules.travel = {1, 0, 0};  // what is short is what is short
-  rules.effort = {static_cast<std::size_t>(*seconds * kKicksASecond), static_cast<std::uint32_t>(seed), {}};
+  rules.effort = {static_cast<std::size_t>(seconds * kKicksASecond), static_cast<std::uint32_t>(seed), {}};
   const auto courses = courses_of(strokes);
   double travel = 0, as_filed = 0;
   Vec head = from;
@@ -77,11 +75,11 @@ int order(Options o, bool json) {
     print_json({{"travel_mm", round4(travel)}, {"file_order_mm", round4(as_filed)}, {"order", std::move(steps)}});
     return 0;
   }
-  std::string text = std::to_string(strokes.size()) + (strokes.size() == 1 ? " stroke" : " strokes") + ": " +
-                     rounded_text(travel, 1) + " mm of travel, " + rounded_text(as_filed, 1) +
-                     " mm in the order of the file\n";
-  for (const auto& step : steps)
-    text += "  " + step["id"].get<std::string>() + (step["reversed"].get<bool>() ? ", from its end" : "") + "\n";
+  std::string text = say("order-found", {{"strokes", figure(strokes.size())}, {"travel", travel}, {"filed", as_filed}});
+  for (const auto& step : steps) {
+    const Figures line{{"line", step["id"].get<std::string>()}};
+    text += "  " + (step["reversed"].get<bool>() ? say("order-from-end", line) : step["id"].get<std::string>() + "\n");
+  }
   print(text);
   return 0;
 }

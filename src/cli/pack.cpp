@@ -6,6 +6,7 @@
 #include <set>
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/layout/lay_edit.hpp"
@@ -40,15 +41,10 @@ Wishes wishes(Options& o) {
   if (const auto turns = o.value("--turns")) {
     out.turn_step_deg = *turns == "free" ? 5.0 : *turns == "none" ? 0.0 : to_number(*turns);
     if (!out.turn_step_deg || (*out.turn_step_deg != 0 && *out.turn_step_deg < 1) || *out.turn_step_deg > 180)
-      refuse("--turns wants free, none or a step of 1 to 180 degrees, not \"" + *turns + "\"");
+      refuse({"use-turns", {{"text", *turns}}});
   }
   out.seed = static_cast<unsigned>(o.integer("--seed", 1));
-  if (const auto text = o.value("--seconds")) {
-    const auto seconds = to_number(*text);
-    if (!seconds || *seconds < 0 || *seconds > 3600)
-      refuse("--seconds wants a number from 0 to 3600, not \"" + *text + "\"");
-    out.seconds = *seconds;
-  }
+  out.seconds = number_within(o, "--seconds", 0, 3600).value_or(out.seconds);
   return out;
 }
 
@@ -79,7 +75,7 @@ int sheets(Options o, bool json) {
   const auto out = o.value("-o");
   const auto copies = whole_value(o, "--copies");
   const Wishes wish = wishes(o);
-  Input input = load(o.positional("the project"));
+  Input input = load(o.positional("use-no-project"));
   o.finish();
   input.project.laying = wish.over(input.project.laying);
   DrawingCache cache;
@@ -122,18 +118,20 @@ int sheets(Options o, bool json) {
     entry["parts"] = numbers;
     list.push_back(entry);
     const Stock* stock = find_stock(input.project, placed.sheet.stock);
-    text += "Sheet " + std::to_string(index) + ", " + (stock ? stock->name : placed.sheet.stock) + ": " +
-            std::to_string(use.laid.size()) + (use.laid.size() == 1 ? " part, " : " parts, ") +
-            rounded_text(100 * use.used, 0) + " % used, offcut " + rounded_text(use.offcut.width(), 0) + " x " +
-            rounded_text(use.offcut.height(), 0) + " mm\n";
+    text += say("sheet-used", {{"sheet", figure(index)},
+                               {"stock", stock ? stock->name : placed.sheet.stock},
+                               {"parts", figure(use.laid.size())},
+                               {"percent", 100 * use.used},
+                               {"width", use.offcut.width()},
+                               {"height", use.offcut.height()}});
   }
   for (const auto& laid : layout.laid) {
     if (laid.sheet == 0) waiting.push_back(layout.parts[laid.part].number);
   }
-  if (!waiting.empty()) text += std::to_string(waiting.size()) + " waiting for room\n";
+  if (!waiting.empty()) text += say("sheets-waiting", {{"parts", figure(waiting.size())}});
   Json report{{"sheets", list}, {"waiting", waiting}};
   if (pack) report["density"] = round4(density);
-  json ? print_json(report) : print(text.empty() ? "No sheet.\n" : text);
+  json ? print_json(report) : print(text.empty() ? say("no-sheets") : text);
   return 0;
 }
 
@@ -142,11 +140,10 @@ int pack(Options o, bool json) {
   const auto out = o.value("-o");
   const auto size = o.value("--sheet");
   const Wishes wish = wishes(o);
-  Input input = load(o.positional("the drawing"));
+  Input input = load(o.positional("use-no-drawing"));
   o.finish();
-  if (!out) refuse("-o OUT.svg is missing");
-  if (!size) refuse("--sheet WIDTHxHEIGHT is missing, for instance --sheet 292x292mm");
-  const auto [width, height] = size_from("--sheet", *size);
+  const std::string& file = given(out, "-o OUT.svg");
+  const auto [width, height] = size_from("--sheet", given(size, "--sheet WIDTHxHEIGHT", "--sheet 292x292mm"));
   // Every outline is a part, whatever the drawing says of its lines.
   for (auto& piece : input.project.pieces) {
     piece.edit([](Piece& p) {
@@ -157,7 +154,7 @@ int pack(Options o, bool json) {
   const Drawing drawing = evaluate(input.project, cache);
   std::vector<Part> parts = parts_of(input.project, drawing);
   std::erase_if(parts, [](const Part& p) { return !p.has_body(); });
-  if (parts.empty()) refuse("there is no closed outline to pack");
+  if (parts.empty()) refuse({"use-nothing-to-pack"});
   pack::Task task;
   for (const auto& part : parts) {
     task.items.push_back(task.shapes.size());
@@ -198,7 +195,7 @@ int pack(Options o, bool json) {
                     {"dx_mm", round4(lies.move.x)},
                     {"dy_mm", round4(lies.move.y)}});
   }
-  need(write_file(*out, write_sheets_svg(width, height, packing.sheets.size(), paths)));
+  need(write_file(file, write_sheets_svg(width, height, packing.sheets.size(), paths)));
   Json waiting = Json::array();
   for (const std::size_t item : packing.waiting) waiting.push_back(parts[item].key.line);
   const double seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
@@ -209,10 +206,11 @@ int pack(Options o, bool json) {
                     {"parts", list},
                     {"waiting", waiting}});
   } else {
-    print("Wrote " + *out + ": " + std::to_string(packing.parts.size()) + " parts on " +
-          std::to_string(packing.sheets.size()) + (packing.sheets.size() == 1 ? " sheet" : " sheets") + ", density " +
-          rounded_text(packing.density(), 3) + "\n" +
-          (waiting.empty() ? "" : std::to_string(waiting.size()) + " larger than the sheet\n"));
+    print(say("wrote-sheets", {{"file", file},
+                               {"parts", figure(packing.parts.size())},
+                               {"sheets", figure(packing.sheets.size())},
+                               {"density", packing.density()}}) +
+          (waiting.empty() ? "" : say("larger-than-sheet", {{"parts", figure(waiting.size())}})));
   }
   return packing.waiting.empty() ? 0 : 1;
 }
@@ -220,9 +218,9 @@ int pack(Options o, bool json) {
 int scraps(Options o, bool json) {
   const auto corners_text = o.value("--corners"), size = o.value("--mat"), stock = o.value("--stock"),
              out = o.value("-o"), project = o.value("--project");
-  const std::string file = o.positional("the photograph");
+  const std::string file = o.positional("use-no-photograph");
   o.finish();
-  if (!corners_text) refuse("--corners \"X,Y X,Y X,Y X,Y\" is missing: px, from the mat's top left one clockwise");
+  given(corners_text, "--corners \"X,Y X,Y X,Y X,Y\"");
   std::vector<double> numbers;
   std::string word;
   for (const char c : *corners_text + " ") {
@@ -230,12 +228,12 @@ int scraps(Options o, bool json) {
       word += c;
     } else if (!word.empty()) {
       const auto number = to_number(word);
-      if (!number) refuse("--corners wants numbers, not \"" + word + "\"");
+      if (!number) refuse({"use-corners", {{"text", word}}});
       numbers.push_back(*number);
       word.clear();
     }
   }
-  if (numbers.size() != 8) refuse("--corners wants four corners, each as X,Y");
+  if (numbers.size() != 8) refuse({"use-corners", {{"text", *corners_text}}});
   Quad quad;
   for (std::size_t i = 0; i < 4; ++i) quad[i] = {numbers[2 * i], numbers[2 * i + 1]};
   const auto [width, height] = size_from("--mat", size.value_or("304.8x304.8mm"));
@@ -243,7 +241,7 @@ int scraps(Options o, bool json) {
   need(picture);
   constexpr double kPxPerMm = 4;
   const Picture mat = rectified(picture->picture, quad, width, height, kPxPerMm);
-  if (mat.empty()) refuse("these corners do not go around the mat; write them from the top left one clockwise");
+  if (mat.empty()) refuse({"use-corners-around"});
   const auto found = things_on(mat, kPxPerMm);
   Json list = Json::array();
   std::string text;
@@ -254,17 +252,16 @@ int scraps(Options o, bool json) {
                     {"size_mm", {round4(item.width_mm), round4(item.height_mm)}},
                     {"area_mm2", round4(area_of(region))},
                     {"outline", text_of(item.outline)}});
-    text += "Scrap " + rounded_text(item.width_mm, 1) + " x " + rounded_text(item.height_mm, 1) + " mm, " +
-            rounded_text(area_of(region) / 100, 1) + " cm2\n";
+    text += say("scrap-found", {{"width", item.width_mm}, {"height", item.height_mm}, {"area", area_of(region) / 100}});
   }
   if (project || out) {
-    if (!project || !out || !stock) refuse("to keep the scraps give --project P.dotlane, --stock ID and -o P2.dotlane");
+    if (!project || !out || !stock) refuse({"use-keep-scraps"});
     Input input = load(*project);
-    if (!find_stock(input.project, *stock)) refuse("there is no stock \"" + *stock + "\"; see dot-lane-cli stocks");
+    if (!find_stock(input.project, *stock)) refuse({"use-no-stock", {{"stock", *stock}}});
     for (const auto& region : found) add_to_shelf(input.project, scrap_of(region, *stock, file));
     need(save_project(input.project, *out));
   }
-  json ? print_json(Json{{"scraps", list}}) : print(text.empty() ? "Nothing on the mat.\n" : text);
+  json ? print_json(Json{{"scraps", list}}) : print(text.empty() ? say("no-scraps") : text);
   return 0;
 }
 

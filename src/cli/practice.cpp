@@ -1,6 +1,7 @@
 #include "cli/practice.hpp"
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/calibrate/calibration.hpp"
 #include "core/format/files.hpp"
 #include "core/project/workshop.hpp"
@@ -8,6 +9,7 @@
 #include "core/trainer/verdict.hpp"
 #include "core/typed_number.hpp"
 #include "words/sentences.hpp"
+#include "words/usage.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -24,17 +26,20 @@ Readings readings_of(const Project& project, const CalibrationOf& of, const std:
   for (const auto& word : words) {
     const auto equals = word.find('=');
     const std::string key = word.substr(0, equals);
-    if (equals == std::string::npos) refuse("--read \"" + word + "\" is not of the form KEY=VALUE");
+    if (equals == std::string::npos)
+      refuse({"use-form", {{"option", "--read"}, {"form", usage("KEY=VALUE")}, {"text", word}}});
     const auto field = std::find_if(fields.begin(), fields.end(), [&](const ReadingField& f) { return f.key == key; });
     if (field == fields.end()) {
-      std::string known;
-      for (const auto& f : fields) known += (known.empty() ? "" : ", ") + f.key;
-      refuse("there is nothing called \"" + key + "\" to read off that sheet; there is " + known);
+      std::vector<std::string> known;
+      for (const auto& f : fields) known.push_back(f.key);
+      refuse({"use-no-reading", {{"key", key}, {"known", listed(known)}}});
     }
     const std::string text = word.substr(equals + 1);
     const auto value = field->length ? length_mm_from(text) : to_number(text);
-    if (!value)
-      refuse("--read " + key + " wants a " + (field->length ? "length" : "number") + ", not \"" + text + "\"");
+    if (!value) {
+      Figures figures{{"option", "--read " + key}, {"example", "2mm"}, {"text", text}};
+      refuse({field->length ? "use-length" : "use-number", std::move(figures)});
+    }
     out[key] = *value;
   }
   return out;
@@ -49,29 +54,29 @@ int calibrate(Options o, bool json) {
   if (!kind_word) {
     o.finish();
     Json list = Json::array();
-    std::string text;
+    Table table("<<");
     for (const Calibration kind : kCalibrations) {
       const std::string title = sentence(title_of(kind)), told = sentence(about(kind));
       list.push_back({{"kind", word(kind)}, {"title", title}, {"about", told}});
-      text += std::string(word(kind)) + std::string(14 - word(kind).size(), ' ') + title + ". " + told + "\n";
+      table.row({std::string(word(kind)), title + ". " + told});
     }
-    json ? print_json(list) : print(text);
+    json ? print_json(list) : print(table.text());
     return 0;
   }
   const auto kind = calibration_from(*kind_word);
   if (!kind) {
-    std::string known;
-    for (const Calibration k : kCalibrations) known += (known.empty() ? "" : ", ") + std::string(word(k));
-    refuse("there is no calibration sheet \"" + *kind_word + "\"; there are " + known);
+    std::vector<std::string> known;
+    for (const Calibration k : kCalibrations) known.emplace_back(word(k));
+    refuse({"use-no-calibration", {{"sheet", *kind_word}, {"known", listed(known)}}});
   }
-  Input input = load(o.positional("the project"));
+  Input input = load(o.positional("use-no-project"));
   o.finish();
   const CalibrationOf of =
       need(settled(input.project, {*kind, tool.value_or(""), others ? ids_of(*others) : std::vector<std::string>{},
                                    stock.value_or("")}));
   if (!read.empty()) {
-    if (!out) refuse("-o P.dotlane is missing");
-    need(save_project(need(with_readings(std::move(input.project), of, readings_of(input.project, of, read))), *out));
+    const std::string& file = given(out, "-o P2.dotlane");
+    need(save_project(need(with_readings(std::move(input.project), of, readings_of(input.project, of, read))), file));
     return 0;
   }
   if (out) {
@@ -79,7 +84,8 @@ int calibrate(Options o, bool json) {
     return 0;
   }
   Json fields = Json::array();
-  std::string text = sentence(title_of(*kind)) + ": " + sentence(about(*kind)) + "\n";
+  Table table("<<");
+  table.line(sentence(title_of(*kind)) + ": " + sentence(about(*kind)));
   for (const auto& field : reading_fields(input.project, of)) {
     const std::string told = sentence(field.said);
     fields.push_back({{"key", field.key},
@@ -87,64 +93,61 @@ int calibrate(Options o, bool json) {
                       {"low", field.low},
                       {"high", field.high},
                       {"unit", field.length ? "mm" : ""}});
-    text += "  --read " + field.key + "=" + (field.length ? "LENGTH" : "NUMBER") + "   " + told + "\n";
+    table.row({"  --read " + field.key + "=" + usage(field.length ? "LENGTH" : "NUMBER"), told});
   }
   json ? print_json(
              {{"kind", word(*kind)}, {"tool", of.tool}, {"others", of.others}, {"stock", of.stock}, {"fields", fields}})
-       : print(text);
+       : print(table.text());
   return 0;
 }
 
 int exercise(Options o, bool json) {
   const auto out = o.value("-o");
-  const std::string what = o.positional("list, open or check");
+  const std::string what = o.subcommand("exercise", {"list", "open", "check"});
   if (what == "list") {
     o.finish();
     Json list = Json::array();
-    std::string text;
+    Table table("<><");
     for (const auto& e : exercises()) {
       list.push_back({{"id", e.id},
                       {"level", e.level},
                       {"title", sentence(title_of(e))},
                       {"story", sentence(story_of(e))},
                       {"hint", sentence(hint_of(e))}});
-      text += std::string(e.id) + std::string(20 - e.id.size(), ' ') + std::to_string(e.level) + "  " +
-              sentence(title_of(e)) + ". " + sentence(story_of(e)) + "\n";
+      table.row({std::string(e.id), std::to_string(e.level), sentence(title_of(e)) + ". " + sentence(story_of(e))});
     }
-    json ? print_json(list) : print(text);
+    json ? print_json(list) : print(table.text());
     return 0;
   }
-  if (what != "open" && what != "check") refuse("exercise takes list, open or check, not \"" + what + "\"");
-  const std::string id = o.positional("the exercise");
+  const std::string id = o.positional("use-no-exercise");
   const Exercise* which = find_exercise(id);
-  if (!which) refuse("there is no exercise \"" + id + "\"; try exercise list");
+  if (!which) refuse({"use-no-such-exercise", {{"exercise", id}}});
   const Lesson lesson = lesson_of(*which);
   if (what == "open") {
     o.finish();
-    if (!out) refuse("-o P.dotlane is missing");
-    need(save_project(lesson.start, *out));
+    need(save_project(lesson.start, given(out, "-o P.dotlane")));
     return 0;
   }
-  const Input input = load(o.positional("the project"));
+  const Input input = load(o.positional("use-no-project"));
   o.finish();
   const Verdict verdict = judge(lesson, input.project);
   Json points = Json::array();
-  std::string text;
+  Table table("<<");
   for (const auto& point : verdict.points) {
     points.push_back({{"code", point.said.code}, {"says", sentence(point.said)}, {"holds", point.holds}});
-    text += std::string(point.holds ? "yes  " : "NO   ") + sentence(point.said) + "\n";
+    table.row({phrase(point.holds ? "holds" : "holds-not"), sentence(point.said)});
   }
-  json ? print_json({{"exercise", which->id}, {"passed", verdict.passed()}, {"points", points}}) : print(text);
+  json ? print_json({{"exercise", which->id}, {"passed", verdict.passed()}, {"points", points}}) : print(table.text());
   return verdict.passed() ? 0 : 1;
 }
 
 int workshop(Options o, bool) {
   const auto out = o.value("-o"), from = o.value("--from");
-  Input input = load(o.positional("the project"));
+  Input input = load(o.positional("use-no-project"));
   o.finish();
-  if (!from) refuse("--from P.dotlane is missing: whose tools, stocks and machine are taken");
-  if (!out) refuse("-o P.dotlane is missing");
-  need(save_project(with_workshop(std::move(input.project), load(*from).project), *out));
+  const std::string& source = given(from, "--from P2");
+  const std::string& file = given(out, "-o P3.dotlane");
+  need(save_project(with_workshop(std::move(input.project), load(source).project), file));
   return 0;
 }
 

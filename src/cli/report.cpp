@@ -2,9 +2,10 @@
 
 #include <cmath>
 
+#include "cli/say.hpp"
 #include "core/geometry/measure.hpp"
 #include "core/geometry/parallel.hpp"
-#include "core/text_scan.hpp"
+#include "words/language.hpp"
 #include "words/sentences.hpp"
 
 namespace dotlane::cli {
@@ -18,14 +19,9 @@ Json box_list(const Box& b) {
   return Json{rounded(b.x0), rounded(b.y0), rounded(b.x1), rounded(b.y1)};
 }
 
-std::string padded(std::string text, std::size_t width, bool right = true) {
-  if (text.size() < width) text.insert(right ? 0 : text.size(), width - text.size(), ' ');
-  return text;
-}
-
 std::string minutes(double seconds) {
-  const auto s = static_cast<long>(std::lround(seconds));
-  return std::to_string(s / 60) + " min " + std::to_string(s % 60) + " s";
+  const long s = std::lround(seconds);
+  return phrase("minutes-seconds", {{"minutes", figure(s / 60)}, {"seconds", figure(s % 60)}});
 }
 
 }  // namespace
@@ -219,113 +215,116 @@ Json printed_report(const Project& project, const Plan& plan, const RunRecord& r
 }
 
 std::string inspect_text(const Json& r) {
-  std::string out = "Size " + rounded_text(r["size_mm"][0], 2) + " x " + rounded_text(r["size_mm"][1], 2) + " mm, " +
-                    r["unit_source"].get<std::string>() + " (" + rounded_text(r["per_inch"], 2) + " per inch)\n";
-  out += padded("line", 24, false) + padded("colour", 9) + padded("role", 9) + padded("closed", 8) + padded("open", 6) +
-         padded("length mm", 13) + padded("area mm2", 13) + "\n";
-  for (const auto& l : r["lines"]) {
-    out += padded(l["id"].get<std::string>(), 24, false) + padded(l["color"].get<std::string>(), 9) +
-           padded(l["role"].get<std::string>(), 9) + padded(std::to_string(l["contours"].get<int>()), 8) +
-           padded(std::to_string(l["open"].get<int>()), 6) + padded(rounded_text(l["length_mm"], 2), 13) +
-           padded(rounded_text(l["area_mm2"], 2), 13) + "\n";
-  }
+  const auto number = [](const Json& of, int decimals) { return number_text(of.get<double>(), decimals); };
+  std::string out = say(r["unit_source"] == "stated" ? "inspected" : "inspected/assumed",
+                        {{"width", r["size_mm"][0].get<double>()},
+                         {"height", r["size_mm"][1].get<double>()},
+                         {"per-inch", r["per_inch"].get<double>()}});
+  Table table("<<<>>>>");
+  table.row({phrase("column-line"), phrase("column-colour"), phrase("column-role"), phrase("column-closed"),
+             phrase("column-open"), phrase("column-length"), phrase("column-area")});
+  for (const auto& l : r["lines"])
+    table.row({l["id"].get<std::string>(), l["color"].get<std::string>(), in_words(l["role"].get<std::string>()),
+               number(l["contours"], 0), number(l["open"], 0), number(l["length_mm"], 2), number(l["area_mm2"], 2)});
   const auto& t = r["totals"];
-  out += padded("total", 42, false) + padded(std::to_string(t["contours"].get<int>()), 8) +
-         padded(std::to_string(t["open"].get<int>()), 6) + padded(rounded_text(t["length_mm"], 2), 13) +
-         padded(rounded_text(t["area_mm2"], 2), 13) + "\n";
+  table.row({phrase("column-total"), "", "", number(t["contours"], 0), number(t["open"], 0), number(t["length_mm"], 2),
+             number(t["area_mm2"], 2)});
+  out += table.text();
   for (const auto& f : r["findings"])
-    out += f["severity"].get<std::string>() + ": " + f["message"].get<std::string>() + "\n";
+    out += named("severity", f["severity"].get<std::string>()) + ": " + f["message"].get<std::string>() + "\n";
   return out;
 }
 
 std::string parts_text(const Project& project, const std::vector<Part>& parts) {
-  if (parts.empty()) return "No parts: nothing is cut, scored, drawn, foiled, engraved or printed.\n";
-  std::string out = padded("part", 5) + "  " + padded("name", 30, false) + padded("stock", 24, false) +
-                    padded("width mm", 10) + padded("height mm", 11) + padded("area mm2", 13) + padded("contours", 10) +
-                    "\n";
+  if (parts.empty()) return say("told-no-parts");
+  Table table("><<>>>>");
+  table.row({phrase("column-part"), phrase("column-name"), phrase("column-stock"), phrase("column-width"),
+             phrase("column-height"), phrase("column-area"), phrase("column-contours")});
   for (const auto& part : parts) {
     const Stock* stock = find_stock(project, part.stock);
     const Box box = part.bounds();
-    out += padded(std::to_string(part.number), 5) + "  " + padded(part.name, 30, false) +
-           padded(stock ? stock->name : part.stock, 24, false) + padded(rounded_text(box.width(), 2), 10) +
-           padded(rounded_text(box.height(), 2), 11) +
-           padded(part.has_body() ? rounded_text(part.area_mm2, 2) : "lines only", 13) +
-           padded(std::to_string(part.lines.size()), 10) + "\n";
+    table.row({std::to_string(part.number), part.name, stock ? stock->name : part.stock, number_text(box.width(), 2),
+               number_text(box.height(), 2),
+               part.has_body() ? number_text(part.area_mm2, 2) : phrase("part-lines-only"),
+               std::to_string(part.lines.size())});
   }
-  return out;
+  return table.text();
 }
 
 std::string plan_text(const Project& project, const Plan& plan) {
-  if (plan.passes.empty()) return "Nothing to run: no line has a role and a tool.\n";
-  std::string out = padded("pass", 5, false) + padded("holder", 7) + "  " + padded("role and tool", 38, false) +
-                    padded("lines mm", 11) + padded("travel mm", 11) + padded("lifts", 7) + padded("repeats", 9) +
-                    "  time\n";
+  if (plan.passes.empty()) return say("told-no-passes");
+  Table table(">><>>>><");
+  table.row({phrase("column-pass"), phrase("column-holder"), phrase("column-work"), phrase("column-lines"),
+             phrase("column-travel"), phrase("column-lifts"), phrase("column-repeats"), phrase("column-time")});
   const auto name_of = [&](const std::string& id) {
     const Tool* tool = find_tool(project, id);
     return tool ? tool->name : id;
   };
   const auto hands = [&](const Pause& pause) {
-    std::string what = pause.change_mat ? "; mat load " + std::to_string(pause.load) : "";
+    std::vector<std::string> what;
+    if (pause.change_mat) what.push_back(phrase("hands-mat", {{"load", figure(pause.load)}}));
     for (const auto& load : pause.holders) {
       if (load.put_in.empty() && load.depth == 0) continue;
-      what += "; holder " + std::to_string(load.holder) + ": " + name_of(load.holds);
-      if (load.depth > 0) what += " at mark " + rounded_text(load.depth, 2);
+      Figures figures{{"holder", figure(load.holder)}, {"tool", name_of(load.holds)}};
+      if (load.depth > 0) figures["mark"] = load.depth;
+      what.push_back(phrase("hands-holder", figures));
     }
-    return what.substr(std::min<std::size_t>(what.size(), 2));
+    std::string out;
+    for (const auto& one : what) out += (out.empty() ? "" : "; ") + one;
+    return out;
   };
   std::size_t pause = 0;
   for (const auto& p : plan.passes) {
-    if (p.pause_before && pause < plan.pauses.size()) out += "     -- pause: " + hands(plan.pauses[pause++]) + " --\n";
-    const Tool* tool = find_tool(project, p.tool);
-    out += padded(std::to_string(p.index), 5, false) + padded(std::to_string(p.holder), 7) + "  " +
-           padded(std::string(word(p.role)) + ", " + (tool ? tool->name : p.tool), 38, false) +
-           padded(rounded_text(p.length_mm, 1), 11) + padded(rounded_text(p.travel_mm, 1), 11) +
-           padded(std::to_string(p.lifts), 7) + padded(std::to_string(p.repeats), 9) + "  " + minutes(p.seconds) + "\n";
+    if (p.pause_before && pause < plan.pauses.size())
+      table.line("     -- " + phrase("hands", {{"what", hands(plan.pauses[pause++])}}) + " --");
+    table.row({std::to_string(p.index), std::to_string(p.holder),
+               in_words(std::string(word(p.role))) + ", " + name_of(p.tool), number_text(p.length_mm, 1),
+               number_text(p.travel_mm, 1), std::to_string(p.lifts), std::to_string(p.repeats), minutes(p.seconds)});
   }
-  out += std::to_string(plan.passes.size()) + " passes, " + std::to_string(plan.pauses.size()) + " pauses, " +
-         minutes(plan.seconds) + " with hands on" +
-         (plan.spread_seconds() >= 1 ? " (" + minutes(plan.seconds - plan.spread_seconds()) + " to " +
-                                           minutes(plan.seconds + plan.spread_seconds()) + ")"
-                                     : "") +
-         (plan.mirrored ? ", mirrored" : "") + "\n";
-  if (!plan.optimal)
-    out += "Not proven to be the best order; no order needs fewer than " + std::to_string(plan.least_pauses) +
-           " pauses.\n";
-  return out;
+  Figures figures{
+      {"passes", figure(plan.passes.size())}, {"pauses", figure(plan.pauses.size())}, {"time", minutes(plan.seconds)}};
+  if (plan.spread_seconds() >= 1) {
+    figures["least"] = minutes(plan.seconds - plan.spread_seconds());
+    figures["most"] = minutes(plan.seconds + plan.spread_seconds());
+  }
+  return table.text() + say(plan.mirrored ? "planned/mirrored" : "planned", figures) +
+         (plan.optimal ? "" : say("not-proven", {{"pauses", figure(plan.least_pauses)}}));
 }
 
 std::string findings_text(const std::vector<Finding>& findings) {
-  if (findings.empty()) return "Nothing found.\n";
+  if (findings.empty()) return say("no-findings");
   std::string out;
   for (const auto& f : findings) {
-    out += std::string(word(f.severity)) + " [" + f.code + "] " + sentence(f) + "\n";
-    for (const auto& fix : f.fixes) out += "    can be settled: " + label(fix) + "\n";
+    out += named("severity", word(f.severity)) + " [" + f.code + "] " + sentence(f) + "\n";
+    for (const auto& fix : f.fixes) out += "    " + say("can-be-settled", {{"how", label(fix)}});
   }
   return out;
 }
 
 std::string run_text(const Json& r) {
-  std::string out = "Outcome: " + r["outcome"].get<std::string>() + ", " + std::to_string(r["pauses"].get<int>()) +
-                    " pauses, " + minutes(r["seconds"]) + " of running (planned " + minutes(r["planned_seconds"]) +
-                    ")\n";
+  const auto number = [&](const char* key) { return r[key].get<double>(); };
+  std::string out = say("ran", {{"outcome", named("outcome", r["outcome"].get<std::string>())},
+                                {"pauses", number("pauses")},
+                                {"time", minutes(number("seconds"))},
+                                {"planned", minutes(number("planned_seconds"))}});
   if (r.contains("problem")) out += r["problem"].get<std::string>() + "\n";
+  Table table("<>");
   for (const auto& [tool, mm] : r["marked_mm"].items())
-    out += padded(tool, 24, false) + padded(rounded_text(mm, 1), 12) + " mm marked\n";
+    table.row({tool, phrase("ran-marked", {{"mm", mm.get<double>()}})});
+  out += table.text();
   if (r.contains("deviation_mm")) {
-    const auto count = [&](const char* key) { return std::to_string(r[key].get<int>()); };
-    out += "Strokes: " + count("strokes_made") + " made, " + count("strokes_twice") + " twice, " +
-           count("strokes_missing") + " missing; marks at most " +
-           rounded_text(r["deviation_mm"]["max"].get<double>(), 3) + " mm off, " +
-           rounded_text(r["deviation_mm"]["mean"].get<double>(), 3) + " mm in the mean, " + count("corners_rounded") +
-           " corners rounded\n";
-    if (r["resumed"].get<int>() > 0) out += "Gone on " + count("resumed") + " times after it was broken off\n";
+    out += say("ran-strokes", {{"made", number("strokes_made")},
+                               {"twice", number("strokes_twice")},
+                               {"missing", number("strokes_missing")},
+                               {"most", r["deviation_mm"]["max"].get<double>()},
+                               {"mean", r["deviation_mm"]["mean"].get<double>()},
+                               {"corners", number("corners_rounded")}});
+    if (number("resumed") > 0) out += say("ran-on", {{"times", number("resumed")}});
   }
   for (const auto& sheet : r.value("printed", Json::array())) {
-    out += "Printed sheet with the id " + std::to_string(sheet["sheet_id"].get<int>()) + ": ";
-    out += sheet["found"].is_null()
-               ? "its marks were not found\n"
-               : "marks found, the cut at most " + rounded_text(sheet["off_print_mm"]["max"].get<double>(), 3) +
-                     " mm off the print\n";
+    Figures figures{{"sheet", sheet["sheet_id"].get<double>()}};
+    if (!sheet["found"].is_null()) figures["most"] = sheet["off_print_mm"]["max"].get<double>();
+    out += say(sheet["found"].is_null() ? "ran-print/lost" : "ran-print", figures);
   }
   return out;
 }

@@ -6,6 +6,7 @@
 #include "cli/input.hpp"
 #include "cli/lettering.hpp"
 #include "cli/options.hpp"
+#include "cli/say.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/geometry/measure.hpp"
@@ -34,58 +35,19 @@ std::string kind_of(const std::string& word) {
   return word;
 }
 
-std::string unit_of(const ValueSpec& v) {
-  switch (v.type) {
-    case ValueType::length:
-      return "mm";
-    case ValueType::area:
-      return "mm2";
-    case ValueType::degrees:
-      return "degrees";
-    case ValueType::percent:
-      return "%";
-    case ValueType::flag:
-      return "yes|no";
-    case ValueType::choice: {
-      std::string words;
-      for (const auto& w : v.words) words += (words.empty() ? "" : "|") + w.word;
-      return words;
-    }
-    case ValueType::lines:
-      return "roles or line ids";
-    case ValueType::spots:
-      return "x,y,... as fractions of the bounds";
-    case ValueType::letters:
-      return "rows of six numbers";
-    case ValueType::text:
-      return "text";
-    case ValueType::color:
-      return "#rrggbb";
-    default:
-      return "number";
-  }
-}
-
-std::string standard_of(const ValueSpec& v) {
-  if (const auto* d = std::get_if<double>(&v.standard); d && *d == 0 && !v.zero.empty()) return v.zero;
-  if (const auto* d = std::get_if<double>(&v.standard)) return rounded_text(*d, 3);
-  if (const auto* b = std::get_if<bool>(&v.standard)) return *b ? "yes" : "no";
-  if (const auto* s = std::get_if<std::string>(&v.standard)) return *s;
-  return {};
-}
-
 Value parsed(const ValueSpec& v, const std::string& text) {
-  auto bad = [&](const std::string& expected) {
-    refuse("--" + v.key + " wants " + expected + ", not \"" + text + "\"");
+  const auto bad = [&](const char* code, const char* example = "") {
+    refuse({code, {{"option", "--" + v.key}, {"example", example}, {"text", text}}});
   };
   switch (v.type) {
     case ValueType::length: {
       const auto mm = length_mm_from(text);
-      if (!mm) bad("a length such as 3mm or 0.12in");
+      if (!mm) bad("use-length", "3mm");
       return *mm;
     }
     case ValueType::flag:
-      if (text != "yes" && text != "no") bad("yes or no");
+      if (text != "yes" && text != "no")
+        refuse({"use-one-of", {{"option", "--" + v.key}, {"words", "yes, no"}, {"text", text}}});
       return text == "yes";
     case ValueType::choice:
     case ValueType::text:
@@ -98,7 +60,7 @@ Value parsed(const ValueSpec& v, const std::string& text) {
       std::vector<double> list;
       for (const auto part : split(text, ',')) {
         const auto n = to_number(part);
-        if (!n) bad("numbers with commas between them");
+        if (!n) bad("use-numbers");
         list.push_back(*n);
       }
       return list;
@@ -109,7 +71,7 @@ Value parsed(const ValueSpec& v, const std::string& text) {
         if (number.ends_with(unit)) number.resize(number.size() - std::string(unit).size());
       }
       const auto n = to_number(number);
-      if (!n) bad("a number");
+      if (!n) bad("use-number");
       return *n;
     }
   }
@@ -124,7 +86,7 @@ Values take_values(Options& o, const KindSpec& spec) {
     const auto text = o.value("--" + v.key);
     if (!text) continue;
     const Value value = parsed(v, *text);
-    if (const auto ok = accepts(v, value); !ok) refuse("--" + v.key + ": " + sentence(ok.error().said));
+    if (const auto ok = accepts(v, value); !ok) refuse(ok.error().said, "--" + v.key);
     out[v.key] = value;
   }
   return out;
@@ -134,13 +96,10 @@ namespace {
 
 /// The short way of saying how copies are set: any two of --across, of --pitch or --gap, and of --fill WxH.
 void take_repeat(Options& o, Values& values) {
-  const auto across = o.value("--across"), fill = o.value("--fill");
+  const auto across = whole_value(o, "--across", 200);
+  const auto fill = o.value("--fill");
   const bool pitch = values.contains("pitch"), gap = values.contains("gap");
-  if (across) {
-    const auto n = to_number(*across);
-    if (!n || *n < 1 || *n > 200 || *n != std::floor(*n)) refuse("--across wants a whole number from 1 to 200");
-    values["count"] = *n;
-  }
+  if (across) values["count"] = figure(*across);
   if (fill) {
     const auto x = fill->find('x');
     std::string wide = fill->substr(0, x);
@@ -148,7 +107,7 @@ void take_repeat(Options& o, Values& values) {
     if (to_number(wide)) wide += high.substr(std::min(high.size(), high.find_last_of("0123456789") + 1));
     const auto w = length_mm_from(wide), h = length_mm_from(high);
     if (!w || !h || *w <= 0 || *h <= 0 || *w > 5000 || *h > 5000)
-      refuse("--fill wants a width and a height such as 300x200mm or 12x12in, not \"" + *fill + "\"");
+      refuse({"use-size", {{"option", "--fill"}, {"text", *fill}}});
     values["wide"] = *w, values["high"] = *h;
   }
   const auto way = values.find("way");
@@ -285,22 +244,24 @@ int write_shape(const Project& project, const std::vector<int>& pieces, const Bo
   } else if (ends_with(out, ".svg")) {
     need(write_file(out, write_drawing_svg(drawing, page, std::filesystem::path(out).stem().string())));
   } else {
-    refuse("the ending must be .svg or .dotlane", out);
+    refuse({"use-shape-ending"}, out);
   }
   if (json) {
     print_json(report);
   } else {
-    const double w = report["size_mm"][0], h = report["size_mm"][1], area = report["area_mm2"],
-                 removed = report["removed_mm2"];
-    print("Wrote " + out + ": " + std::to_string(report["contours"].get<std::size_t>()) + " contours, " +
-          std::to_string(report["nodes"].get<std::size_t>()) + " nodes, " + rounded_text(w, 2) + " x " +
-          rounded_text(h, 2) + " mm, " + rounded_text(area, 2) + " mm²" +
-          (report.contains("bridges") ? ", " + std::to_string(report["islands"].get<std::size_t>()) +
-                                            " islands held by " + std::to_string(report["bridges"].size()) + " bridges"
-           : removed > 0 ? ", " + rounded_text(removed, 2) + " mm² of stock saved"
-                         : std::string()) +
-          "\n");
-    for (const auto& t : report["trouble"]) print("Note: " + t.get<std::string>() + "\n");
+    Figures figures{{"file", out},
+                    {"contours", report["contours"].get<double>()},
+                    {"nodes", report["nodes"].get<double>()},
+                    {"width", report["size_mm"][0].get<double>()},
+                    {"height", report["size_mm"][1].get<double>()},
+                    {"area", report["area_mm2"].get<double>()}};
+    if (report.contains("bridges")) {
+      figures["islands"] = report["islands"].get<double>(), figures["bridges"] = figure(report["bridges"].size());
+    } else if (const double removed = report["removed_mm2"]; removed > 0) {
+      figures["removed"] = removed;
+    }
+    print(say("wrote-shape", figures));
+    for (const auto& t : report["trouble"]) print(say("told-note", {{"note", t.get<std::string>()}}));
   }
   return report["lines"].get<std::size_t>() == 0 ? 1 : 0;
 }
@@ -314,42 +275,19 @@ int write_new(Project project, int id, const std::string& out, bool json, const 
   return write_shape(project, {id}, {}, out, json, more);
 }
 
-std::string shape_help() {
-  auto list = [](const std::vector<KindSpec>& kinds) {
-    std::string out;
-    for (const auto& k : kinds) {
-      out += "  " + k.kind + "\n      " + k.summary + "\n";
-      for (const auto& v : k.values) {
-        const std::string of = v.type == ValueType::pieces ? "FILE ..." : unit_of(v);
-        const std::string standard = standard_of(v);
-        out += "      --" + v.key + " " + of + (standard.empty() ? "" : "  (" + standard + ")") +
-               (v.help.empty() ? "" : "  " + v.help) + "\n";
-      }
-      if (k.kind == "repeat")
-        out += "      --across N, --fill WxH  With --pitch or --gap (between shapes): any two give the rest.\n";
-      if (k.kind == "fill") out += "      --tip mm  (the tool's)  Width of the tip, for coverage.\n";
-    }
-    return out;
-  };
-  return "dot-lane-cli shape STEP IN.svg -o OUT.svg\n\nSteps (\"trim\" means trim-under, layer by layer):\n" +
-         list(step_kinds()) +
-         "\nShapes (\"card\" means folding-card, \"trace IN.png\" means picture, \"text\" means lettering):\n" +
-         list(shape_kinds());
-}
-
 int shape(Options o, bool json) {
-  const std::string word = o.positional("the step or shape");
+  const std::string word = o.positional("use-no-step");
   if (word == "text" || word == "lettering") return shape_text(std::move(o), json);
   const std::string kind = kind_of(word);
   const auto out = o.value("-o");
   const KindSpec* step_spec = find_kind(step_kinds(), kind);
   const KindSpec* shape_spec = find_kind(shape_kinds(), kind);
-  if (!step_spec && !shape_spec) refuse("there is no step or shape \"" + word + "\"; see dot-lane-cli help shape");
+  if (!step_spec && !shape_spec) refuse({"use-no-such-step", {{"word", word}}});
   if (shape_spec) {
     const Values values = take_values(o, *shape_spec);
-    const std::string file = kind == "picture" ? o.positional("the picture") : std::string();
+    const std::string file = kind == "picture" ? o.positional("use-no-picture") : std::string();
     o.finish();
-    if (!out) refuse("-o OUT.svg is missing");
+    const std::string& made = given(out, "-o OUT.svg");
     Project project = new_project(word);
     int id = 0;
     if (kind == "picture") {
@@ -360,7 +298,7 @@ int shape(Options o, bool json) {
     } else {
       project = need(add_shape(std::move(project), kind, values, &id));
     }
-    return write_new(std::move(project), id, *out, json, Json::object());
+    return write_new(std::move(project), id, made, json, Json::object());
   }
   const double per_inch = o.number("--per-inch", 96);
   Step step;
@@ -372,17 +310,18 @@ int shape(Options o, bool json) {
   if (kind == "fill") {
     if (const auto text = o.value("--tip")) {
       tip = length_mm_from(*text);
-      if (!tip || *tip < 0.01 || *tip > 50) refuse("--tip wants a width from 0.01mm to 50mm, not \"" + *text + "\"");
+      if (!tip || *tip < 0.01 || *tip > 50)
+        refuse({"use-length-from", {{"option", "--tip"}, {"least", "0.01mm"}, {"most", "50mm"}, {"text", *text}}});
     }
   }
-  const std::string file = o.positional("the drawing");
+  const std::string file = o.positional("use-no-drawing");
   o.finish();
-  if (!out) refuse("-o OUT.svg is missing");
-  if (!others.empty() && !step_spec->find("with")) refuse("\"" + word + "\" takes no --with");
+  const std::string& made = given(out, "-o OUT.svg");
+  if (!others.empty() && !step_spec->find("with")) refuse({"use-no-with", {{"word", word}}});
   Input input = load(file, per_inch);
   Project& project = input.project;
   Box page = input.art ? Box::of(0, 0, input.art->width_mm, input.art->height_mm) : Box{};
-  if (project.pieces.empty()) refuse("there is nothing to shape in it", file);
+  if (project.pieces.empty()) refuse({"use-nothing-to-shape"}, file);
   if (kind == "trim-under" && project.pieces.size() == 1 && others.empty()) {
     // The layers of the drawing lie on each other; a drawing without layers has its elements for layers.
     const int whole = project.pieces.front()->id;
@@ -400,9 +339,9 @@ int shape(Options o, bool json) {
     if (kind == "trim-under" && i == 0 && others.empty()) continue;  // nothing hides the uppermost
     project = need(add_step(std::move(project), pieces[i], step));
   }
-  if (kind == "repeat" && !ends_with(*out, ".dotlane")) page = move_to_page(project, pieces, page);
+  if (kind == "repeat" && !ends_with(made, ".dotlane")) page = move_to_page(project, pieces, page);
   const Json more = kind == "fill" ? fill_report(project, pieces, tip) : Json::object();
-  const int done = write_shape(project, pieces, page, *out, json, more);
+  const int done = write_shape(project, pieces, page, made, json, more);
   if (kind == "fill" && !json) print(fill_text(more));
   return done;
 }

@@ -10,7 +10,6 @@
 namespace dotlane::cli {
 
 int shape(Options o, bool json);
-[[nodiscard]] std::string shape_help();
 
 /// Takes the values that the kind knows, as options of the same names; refuses what cannot stand.
 [[nodiscard]] Values take_values(Options& o, const KindSpec& spec);

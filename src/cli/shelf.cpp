@@ -3,20 +3,23 @@
 #include <algorithm>
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/format/files.hpp"
 #include "core/layout/lay_edit.hpp"
 #include "core/layout/shelf.hpp"
 #include "core/plan/batch.hpp"
 #include "core/road.hpp"
-#include "core/text_scan.hpp"
+#include "words/language.hpp"
 
 namespace dotlane::cli {
 namespace {
 
+/// To the hundredth, as sums of money are written.
 std::string money(long hundredths) {
   const long whole = std::abs(hundredths);
   const std::string rest = std::to_string(whole % 100);
-  return (hundredths < 0 ? "-" : "") + std::to_string(whole / 100) + "." + (rest.size() < 2 ? "0" + rest : rest);
+  return (hundredths < 0 ? "-" : "") + std::to_string(whole / 100) + language().decimal_sign +
+         (rest.size() < 2 ? "0" + rest : rest);
 }
 
 Derived derived_of(const Project& project) {
@@ -26,7 +29,7 @@ Derived derived_of(const Project& project) {
 
 int list(const Project& project, bool json) {
   Json out = Json::array();
-  std::string text;
+  Table table("><<");
   for (const auto& now : reserved(project)) {
     const auto item =
         std::find_if(project.shelf.begin(), project.shelf.end(), [&](const ShelfItem& s) { return s.id == now.item; });
@@ -40,16 +43,15 @@ int list(const Project& project, bool json) {
              {"price", item->price},
              {"from", item->from}};
     out.push_back(std::move(one));
-    text += std::to_string(item->id) + "  " + item->stock + "  " + rounded_text(item->width_mm, 1) + " x " +
-            rounded_text(item->height_mm, 1) + " mm  " +
-            (!item->outline.empty() ? "a scrap"
-             : item->count          ? std::to_string(*item->count)
-                                    : "as many as wanted") +
-            (now.sheets > 0 ? ", " + std::to_string(now.sheets) + " reserved" : "") +
-            (now.missing > 0 ? ", " + std::to_string(now.missing) + " to buy" : "") +
-            (item->price > 0 ? ", " + rounded_text(item->price, 2) + " each" : "") + "\n";
+    Figures figures{{"width", item->width_mm}, {"height", item->height_mm}};
+    if (item->outline.empty() && item->count) figures["count"] = figure(*item->count);
+    if (now.sheets > 0) figures["reserved"] = figure(now.sheets);
+    if (now.missing > 0) figures["missing"] = figure(now.missing);
+    if (item->price > 0) figures["price"] = item->price;
+    const char* code = !item->outline.empty() ? "shelf-scrap" : item->count ? "shelf-sheets" : "shelf-any";
+    table.row({std::to_string(item->id), item->stock, phrase(code, figures)});
   }
-  json ? print_json(out) : print(text.empty() ? "nothing is on the shelf\n" : text);
+  json ? print_json(out) : print(table.empty() ? say("shelf-empty") : table.text());
   return 0;
 }
 
@@ -58,18 +60,15 @@ int list(const Project& project, bool json) {
 int shelf_command(Options o, bool json) {
   const auto out = o.value("-o"), stock = o.value("--stock"), size = o.value("--size");
   const auto count = whole_value(o, "--count");
-  const double price = o.number("--price", 0);
-  const std::string what = o.positional("list, add or use");
-  Project project = load(o.positional("the project")).project;
+  const double price = number_within(o, "--price", 0, 1'000'000).value_or(0);
+  const std::string what = o.subcommand("shelf", {"list", "add", "use"});
+  Project project = load(o.positional("use-no-project")).project;
   o.finish();
   if (what == "list") return list(project, json);
-  if (what != "add" && what != "use") refuse("shelf takes list, add or use, not \"" + what + "\"");
-  if (!out) refuse("-o P.dotlane is missing");
+  const std::string& file = given(out, "-o P2.dotlane");
   if (what == "add") {
-    if (!stock || !find_stock(project, *stock)) refuse("--stock wants the id of a stock; dot-lane-cli stocks has them");
-    if (!size) refuse("--size WIDTHxHEIGHT is missing");
-    if (price < 0 || (count && *count < 0)) refuse("--price and --count are 0 or more");
-    const auto [width, height] = size_from("--size", *size);
+    if (!find_stock(project, given(stock, "--stock ID"))) refuse({"use-no-stock", {{"stock", *stock}}});
+    const auto [width, height] = size_from("--size", given(size, "--size WIDTHxHEIGHT", "--size 292x292mm"));
     ShelfItem item;
     item.stock = *stock, item.width_mm = width, item.height_mm = height, item.count = count, item.price = price;
     add_to_shelf(project, item);
@@ -77,7 +76,7 @@ int shelf_command(Options o, bool json) {
     const Derived d = derived_of(project);
     project = use_up(std::move(project), d.drawing, d.layout);
   }
-  need(save_project(project, *out));
+  need(save_project(project, file));
   return 0;
 }
 
@@ -109,17 +108,19 @@ int batch(const Project& project, int copies, double seconds, bool json) {
                      {"sheets", need.sheets},
                      {"to_buy", need.missing},
                      {"price", need.price}});
-    text += need.stock + " " + rounded_text(need.size_mm.x, 1) + " x " + rounded_text(need.size_mm.y, 1) +
-            " mm: " + std::to_string(need.sheets) + (need.scrap ? " scrap" : "") +
-            (need.missing > 0 ? ", " + std::to_string(need.missing) + " to buy" : "") + "\n";
+    Figures figures{
+        {"stock", need.stock}, {"width", need.size_mm.x}, {"height", need.size_mm.y}, {"sheets", figure(need.sheets)}};
+    if (need.missing > 0) figures["missing"] = figure(need.missing);
+    text += say(need.scrap ? "batch-scrap" : "batch-sheets", figures);
   }
-  if (batch.waiting > 0) text += std::to_string(batch.waiting) + " parts fit on no sheet\n";
+  if (batch.waiting > 0) text += say("batch-waiting", {{"parts", figure(batch.waiting)}});
+  Table table("<>");
   for (const auto& [what, sum] : by_kind(batch.cost)) {
     lines.push_back({{"what", word_of(what)}, {"hundredths", sum}});
-    text += std::string(word_of(what)) + "  " + money(sum) + "\n";
+    table.row({named("cost", word_of(what)), money(sum)});
   }
   const double each = static_cast<double>(batch.cost.total()) / 100 / copies;
-  text += "in all " + money(batch.cost.total()) + ", apiece " + rounded_text(each, 4);
+  text += table.text() + say("cost-apiece", {{"sum", money(batch.cost.total())}, {"each", each}});
   json ? print_json({{"copies", copies},
                      {"needs", needs},
                      {"waiting", batch.waiting},
@@ -129,7 +130,7 @@ int batch(const Project& project, int copies, double seconds, bool json) {
                      {"to_pay_hundredths", batch.to_pay()},
                      {"unpriced", batch.unpriced()},
                      {"seconds", round4(batch.seconds)}})
-       : print(text + "\n");
+       : print(text);
   return 0;
 }
 
@@ -138,20 +139,19 @@ int batch(const Project& project, int copies, double seconds, bool json) {
 int cost_command(Options o, bool json) {
   const auto copies = whole_value(o, "--copies");
   const double seconds = o.number("--seconds", 1);
-  const Project project = load(o.positional("the project")).project;
+  const Project project = load(o.positional("use-no-project")).project;
   o.finish();
-  if (copies && (*copies < 1 || *copies > kMostCopies)) refuse("--copies is 1 to " + std::to_string(kMostCopies));
   if (copies) return batch(project, *copies, std::clamp(seconds, 0.0, 600.0), json);
   const Derived d = derived_of(project);
   const Cost cost = cost_of(project, d.drawing, d.layout, d.plan);
   Json lines = Json::array();
-  std::string text;
+  Table table("<<>");
   for (const auto& line : cost.lines) {
     lines.push_back({{"what", word_of(line.what)}, {"name", line.name}, {"hundredths", line.hundredths}});
-    text += std::string(word_of(line.what)) + " " + line.name + "  " + money(line.hundredths) + "\n";
+    table.row({named("cost", word_of(line.what)), line.name, money(line.hundredths)});
   }
-  text += "in all " + money(cost.total());
-  json ? print_json({{"lines", lines}, {"total_hundredths", cost.total()}}) : print(text + "\n");
+  json ? print_json({{"lines", lines}, {"total_hundredths", cost.total()}})
+       : print(table.text() + say("cost-in-all", {{"sum", money(cost.total())}}));
   return 0;
 }
 

@@ -1,13 +1,13 @@
 #include "cli/split.hpp"
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/format/artwork_reader.hpp"
 #include "core/format/files.hpp"
 #include "core/format/svg_writer.hpp"
 #include "core/layout/split/large_parts.hpp"
 #include "core/project/edit.hpp"
 #include "core/shape/line_set.hpp"
-#include "core/text_scan.hpp"
 
 namespace dotlane::cli {
 namespace {
@@ -38,11 +38,10 @@ Path path_of(const Region& region) {
 }
 
 SeamKind seam_kind(const std::string& word) {
-  if (word == "butt") return SeamKind::butt;
-  if (word == "overlap") return SeamKind::overlap;
-  if (word == "tab") return SeamKind::tab;
-  if (word != "dovetail") refuse("--seam wants butt, overlap, tab or dovetail, not \"" + word + "\"");
-  return SeamKind::dovetail;
+  return word == "overlap"    ? SeamKind::overlap
+         : word == "tab"      ? SeamKind::tab
+         : word == "dovetail" ? SeamKind::dovetail
+                              : SeamKind::butt;
 }
 
 /// Every part of the project that is too large, in tiles.
@@ -52,7 +51,6 @@ int split_project(const std::string& file, const std::string& out, const std::op
   DrawingCache cache;
   DividedFigure divided = divide_large(project, {}, cache);
   if (kind || width) {  // once more, with the room that such joints ask for
-    if (kind) seam_kind(*kind);
     for (const auto& part : divided.parts) {
       divided.project = edit_piece(std::move(divided.project), part.piece, [&](Piece& p) {
         if (kind) p.steps.back().values["joint"] = *kind;
@@ -75,11 +73,11 @@ int split_project(const std::string& file, const std::string& out, const std::op
                     {"visible_seam_mm", round4(part.visible_mm)},
                     {"fits", part.fits},
                     {"seamless_if_trimmed", part.seamless_trimmed}});
-    text += part.name + ": " + std::to_string(part.tiles) + " tiles, seams of " + rounded_text(part.seam_mm, 1) +
-            " mm, " + rounded_text(part.visible_mm, 1) + " mm of them in sight" +
-            (part.fits ? "\n" : "; still larger than its sheet\n");
+    text += say(
+        part.fits ? "split-part" : "split-part/large",
+        {{"part", part.name}, {"tiles", figure(part.tiles)}, {"seams", part.seam_mm}, {"visible", part.visible_mm}});
   }
-  json ? print_json({{"parts", std::move(list)}}) : print(text.empty() ? "Every part fits a sheet.\n" : text);
+  json ? print_json({{"parts", std::move(list)}}) : print(text.empty() ? say("split-none-large") : text);
   return all_fit ? 0 : 1;
 }
 
@@ -88,19 +86,18 @@ Json place(Vec p) { return Json::array({round4(p.x), round4(p.y)}); }
 }  // namespace
 
 int split_drawing(Options o, bool json) {
-  const auto out = o.value("-o"), size = o.value("--sheet"), over = o.value("--over"), kind = o.value("--seam");
+  const auto out = o.value("-o"), size = o.value("--sheet"), over = o.value("--over");
+  const auto kind = o.one_of("--seam", {"butt", "overlap", "tab", "dovetail"});
   const auto width = length_value(o, "--width"), sliver = length_value(o, "--sliver");
   const double per_inch = o.number("--per-inch", 96);
-  const std::string file = o.positional("the drawing");
+  const std::string file = o.positional("use-no-drawing");
   o.finish();
-  if (!out) refuse("-o OUT.svg is missing");
+  const std::string& made = given(out, "-o OUT.svg");
   if (ends_with(file, ".dotlane")) {
-    if (size || over || sliver)
-      refuse("a project knows its sheets and layers: --sheet, --over and --sliver are for drawings");
-    return split_project(file, *out, kind, width, json);
+    if (size || over || sliver) refuse({"use-split-project"});
+    return split_project(file, made, kind, width, json);
   }
-  if (!size) refuse("--sheet WIDTHxHEIGHT is missing, for instance --sheet 292x292mm");
-  const auto [w, h] = size_from("--sheet", *size);
+  const auto [w, h] = size_from("--sheet", given(size, "--sheet WIDTHxHEIGHT", "--sheet 292x292mm"));
   const Artwork art = drawing_in(file, per_inch);
   tiling::Task task;
   task.rooms = {{w, h}};
@@ -110,9 +107,9 @@ int split_drawing(Options o, bool json) {
   if (kind) style.kind = seam_kind(*kind);
   if (width) style.width = *width;
   if (style.kind != SeamKind::butt) task.allowance = style.width;
-  if (task.allowance >= std::min(w, h)) refuse("--width leaves nothing of the sheet");
+  if (task.allowance >= std::min(w, h)) refuse({"use-seam-width"});
   const std::vector<Region> parts = parts_of(nested(shapes_in(art)));
-  if (parts.empty()) refuse(file + ": there is no closed outline to split");
+  if (parts.empty()) refuse({"use-nothing-to-split"}, file);
 
   std::vector<SheetPath> paths;
   Json tiles = Json::array(), seams = Json::array();
@@ -139,7 +136,7 @@ int split_drawing(Options o, bool json) {
                        {"area_mm2", round4(area_of(shape))}});
     }
   }
-  need(write_file(*out, write_shapes_svg(art.width_mm, art.height_mm, paths)));
+  need(write_file(made, write_shapes_svg(art.width_mm, art.height_mm, paths)));
   if (json) {
     print_json({{"tiles", paths.size()},
                 {"seam_mm", round4(seam_mm)},
@@ -148,10 +145,10 @@ int split_drawing(Options o, bool json) {
                 {"parts", std::move(tiles)},
                 {"seams", std::move(seams)}});
   } else {
-    print("Wrote " + *out + ": " + std::to_string(paths.size()) + (paths.size() == 1 ? " tile" : " tiles") +
-          ", seams of " + rounded_text(seam_mm, 1) + " mm, " + rounded_text(visible_mm, 1) + " mm of them in sight.\n" +
-          (misfits > 0 ? std::to_string(misfits) + " larger than the sheet.\n" : "") +
-          (slivers > 0 ? std::to_string(slivers) + " narrower than a sliver.\n" : ""));
+    print(say("wrote-tiles",
+              {{"file", made}, {"tiles", figure(paths.size())}, {"seams", seam_mm}, {"visible", visible_mm}}) +
+          (misfits > 0 ? say("larger-than-sheet", {{"parts", figure(misfits)}}) : "") +
+          (slivers > 0 ? say("split-slivers", {{"parts", figure(slivers)}}) : ""));
   }
   return misfits > 0 ? 1 : 0;
 }

@@ -4,6 +4,7 @@
 #include <limits>
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/format/files.hpp"
 #include "core/layout/fall_outs.hpp"
 #include "core/shape/bridges.hpp"
@@ -15,9 +16,9 @@ namespace dotlane::cli {
 
 int plates(Options o, bool json) {
   const auto out = o.value("-o"), wanted = o.value("--pieces");
-  Input input = load(o.positional("the project"));
+  Input input = load(o.positional("use-no-project"));
   o.finish();
-  if (!out) refuse("-o P2.dotlane is missing");
+  const std::string& file = given(out, "-o P2.dotlane");
   std::vector<int> pieces;
   for (const auto& piece : input.project.pieces) {
     if (!wanted && !piece->helper) pieces.push_back(piece->id);
@@ -27,7 +28,7 @@ int plates(Options o, bool json) {
       const auto id = to_integer(trimmed(word));
       const bool fits = id && *id > 0 && *id <= std::numeric_limits<int>::max();
       const Piece* piece = fits ? find_piece(input.project, static_cast<int>(*id)) : nullptr;
-      if (!piece) refuse("--pieces wants ids of pieces with commas between them, not \"" + *wanted + "\"");
+      if (!piece) refuse({"use-pieces", {{"text", *wanted}}});
       pieces.push_back(piece->id);
     }
   }
@@ -35,8 +36,8 @@ int plates(Options o, bool json) {
   DrawingCache cache;
   const Drawing before = evaluate(input.project, cache);
   const Project project = add_paint_layers(std::move(input.project), before, pieces, &made);
-  if (made.empty()) refuse("there is no piece to make a stencil of");
-  need(save_project(project, *out));
+  if (made.empty()) refuse({"use-nothing-to-stencil"});
+  need(save_project(project, file));
   const Drawing drawing = evaluate(project, cache);
   Json list = Json::array();
   std::string text;
@@ -58,8 +59,9 @@ int plates(Options o, bool json) {
     entry["width_mm"] = round4(piece->bounds.width());
     entry["height_mm"] = round4(piece->bounds.height());
     list.push_back(entry);
-    text += piece->piece->name + ": " + (paint ? hex(*paint) : "nothing to paint") + ", " + std::to_string(bridges) +
-            (bridges == 1 ? " bridge\n" : " bridges\n");
+    Figures figures{{"piece", piece->piece->name}, {"bridges", figure(bridges)}};
+    if (paint) figures["paint"] = hex(*paint);
+    text += say(paint ? "plate" : "plate/unpainted", figures);
   }
   json ? print_json(Json{{"plates", list}}) : print(text);
   return 0;
@@ -69,7 +71,7 @@ int fall_outs_of(Options o, bool json) {
   const auto out = o.value("-o");
   const auto least = o.number("--least", 0.0);
   const bool all = o.flag("--all");
-  Input input = load(o.positional("the project"));
+  Input input = load(o.positional("use-no-project"));
   o.finish();
   DrawingCache cache;
   const Drawing drawing = evaluate(input.project, cache);
@@ -91,12 +93,12 @@ int fall_outs_of(Options o, bool json) {
       list.push_back(entry);
       bits += bit.count;
     }
-    text += piece->piece->name + ": " + std::to_string(bits) + (bits == 1 ? " bit of " : " bits of ") +
-            std::to_string(shapes.size()) + (shapes.size() == 1 ? " shape\n" : " shapes\n");
+    text += say("fall-outs-found",
+                {{"piece", piece->piece->name}, {"bits", figure(bits)}, {"shapes", figure(shapes.size())}});
     if (out) kept = keep_fall_outs(std::move(kept), drawing, piece->piece->id, least);
   }
   if (out) need(save_project(kept, *out));
-  json ? print_json(Json{{"bits", list}}) : print(text.empty() ? "No piece is a stencil.\n" : text);
+  json ? print_json(Json{{"bits", list}}) : print(text.empty() ? say("no-stencils") : text);
   return 0;
 }
 

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "cli/input.hpp"
+#include "cli/say.hpp"
 #include "core/format/files.hpp"
 #include "core/layout/near_stocks.hpp"
 #include "core/layout/quantity.hpp"
@@ -18,28 +19,22 @@ int quantity(Options o, bool json) {
   const auto bolt = o.value("--bolt"), web = o.value("--web");
   options.copies = whole_value(o, "--copies").value_or(1);
   options.layers = whole_value(o, "--layers").value_or(1);
-  const auto shrinks = o.value("--shrinks");
-  Input input = load(o.positional("the project"));
+  if (const auto shrinks = number_within(o, "--shrinks", 0, 50)) options.shrinks = *shrinks / 100;
+  Input input = load(o.positional("use-no-project"));
   o.finish();
-  if (!bolt) refuse("--bolt WIDTH is missing, for instance --bolt 1100mm");
   const auto width = [](const char* name, const std::string& text) {
     const auto mm = length_mm_from(text);
-    if (!mm || !(*mm > 0)) refuse(std::string(name) + " wants a length such as 1100mm or 44in");
+    if (!mm || !(*mm > 0)) refuse({"use-length", {{"option", name}, {"example", "1100mm"}, {"text", text}}});
     return *mm;
   };
-  options.wide_mm = width("--bolt", *bolt);
-  if (options.copies < 1 || options.layers < 1) refuse("--copies and --layers want 1 or more");
-  if (shrinks) {
-    options.shrinks = to_number(*shrinks).value_or(-1) / 100;
-    if (!(*options.shrinks >= 0 && *options.shrinks <= 0.5)) refuse("--shrinks wants a percentage from 0 to 50");
-  }
+  options.wide_mm = width("--bolt", given(bolt, "--bolt LENGTH", "--bolt 1100mm"));
   options.gap_mm = input.project.laying.gap_mm;
   DrawingCache cache;
   const Drawing drawing = evaluate(input.project, cache);
   const Layout layout = lay_out(input.project, drawing);
   Json list = Json::array();
   std::string text;
-  const auto say = [&](const Stock& stock, const QuantityOptions& how, const std::string& what) {
+  const auto tell = [&](const Stock& stock, const QuantityOptions& how) {
     const Quantity q = quantity_of(input.project, drawing, layout, stock.id, how);
     if (q.parts == 0) return;
     Json entry;
@@ -52,24 +47,25 @@ int quantity(Options o, bool json) {
     entry["used"] = round4(q.used);
     entry["too_wide"] = q.too_wide;
     list.push_back(entry);
-    text += what + ": " + rounded_text(q.length_mm, 0) + " mm long, " + std::to_string(q.parts) + " parts, " +
-            rounded_text(100 * q.used, 0) + " % used\n";
+    text +=
+        say(how.fused_only ? "quantity/web" : "quantity",
+            {{"stock", stock.name}, {"length", q.length_mm}, {"parts", figure(q.parts)}, {"percent", 100 * q.used}});
   };
   for (const auto& stock : input.project.stocks) {
-    say(stock, options, stock.name);
+    tell(stock, options);
     if (!web) continue;
     QuantityOptions back = options;
     back.fused_only = true, back.wide_mm = width("--web", *web), back.layers = 1, back.shrinks = 0;
-    say(stock, back, "Fusible web for " + stock.name);
+    tell(stock, back);
   }
-  json ? print_json(Json{{"lengths", list}}) : print(text.empty() ? "No parts.\n" : text);
+  json ? print_json(Json{{"lengths", list}}) : print(text.empty() ? say("no-parts") : text);
   return 0;
 }
 
 int near_stocks_of(Options o, bool json) {
   const auto out = o.value("-o");
   const double within = o.number("--within", 5);
-  const Input input = load(o.positional("the project"));
+  const Input input = load(o.positional("use-no-project"));
   o.finish();
   DrawingCache cache;
   const Drawing drawing = evaluate(input.project, cache);
@@ -90,11 +86,13 @@ int near_stocks_of(Options o, bool json) {
                     {"sheets", pair.sheets},
                     {"sheets_united", pair.sheets_united},
                     {"parts", std::move(bits)}});
-    text += pair.other + " and " + pair.keep + " differ by " + rounded_text(pair.difference, 1) + " (CIEDE2000); " +
-            std::to_string(pair.sheets) + " sheets together, " + std::to_string(pair.sheets_united) + " as one\n";
+    text += say("near-stocks", {{"other", pair.other},
+                                {"keep", pair.keep},
+                                {"difference", pair.difference},
+                                {"sheets", figure(pair.sheets)},
+                                {"united", figure(pair.sheets_united)}});
   }
-  json ? print_json({{"pairs", std::move(list)}})
-       : print(text.empty() ? "No two stocks in use are nearly the same colour.\n" : text);
+  json ? print_json({{"pairs", std::move(list)}}) : print(text.empty() ? say("no-near-stocks") : text);
   return 0;
 }
 

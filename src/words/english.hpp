@@ -25,5 +25,9 @@ struct Template {
 [[nodiscard]] std::span<const Template> hands_in_english();
 [[nodiscard]] std::span<const Template> making_in_english();
 [[nodiscard]] std::span<const Template> errors_in_english();
+[[nodiscard]] std::span<const Template> commands_in_english();
+
+/// All of them, one after the other.
+[[nodiscard]] std::span<const Template> all_in_english();
 
 }  // namespace dotlane

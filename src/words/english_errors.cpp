@@ -118,7 +118,7 @@ std::span<const Template> errors_in_english() {
       {"fit-choose", "select the piece and the one that it is to fit inside"},
       {"fit-circle", "\"{piece}\" cannot be fitted inside \"{around}\": that follows \"{piece}\" itself"},
       {"fit-too-detailed", "the outline of \"{around}\" is too detailed to fit things inside; simplify it"},
-      {"fit-no-room", "inside \"{around}\" there is no room left by the margin"},
+      {"held-no-room", "inside \"{around}\" there is no room left by the margin"},
       {"row-of-three", "a row needs three pieces or more"},
       {"kind-takes-no", "\"{kind}\" takes no \"{key}\""},
       {"no-shape", "there is no ready shape \"{shape}\""},

@@ -10,6 +10,7 @@
 #include "core/text/typefaces.hpp"
 #include "core/text_scan.hpp"
 #include "words/english.hpp"
+#include "words/usage.hpp"
 
 namespace dotlane {
 namespace {
@@ -53,10 +54,8 @@ std::string number_text(double value, int decimals) {
 
 std::vector<std::string> texts_of_core() {
   std::vector<std::string> all;
-  for (const auto& table :
-       {findings_in_english(), practice_in_english(), hands_in_english(), making_in_english(), errors_in_english()}) {
-    for (const auto& [code, text] : table) all.emplace_back(text);
-  }
+  for (const auto& [code, text] : all_in_english()) all.emplace_back(text);
+  for (const char* word : placeholders()) all.emplace_back(word);
   add_kinds(all, shape_kinds());
   add_kinds(all, step_kinds());
   for (const Role role : kRoles) all.emplace_back(word(role));

@@ -1,5 +1,5 @@
 // The reader's language. The core's texts are English: labels of its tables, templates of its sentences. Here they
-// become those of another language, text by text; whoever starts a program says which (render/language.hpp).
+// become those of another language, text by text; whoever starts a program says which (locale/language.hpp).
 #pragma once
 
 #include <functional>

@@ -5,7 +5,7 @@
 
 #include "driving.hpp"
 #include "every_view.hpp"
-#include "render/language.hpp"
+#include "locale/language.hpp"
 
 namespace dotlane::test {
 namespace {

@@ -5,7 +5,7 @@
 #include "app/help/help_desk.hpp"
 #include "app/help/tour.hpp"
 #include "driving.hpp"
-#include "render/language.hpp"
+#include "locale/language.hpp"
 
 namespace dotlane::test {
 namespace {

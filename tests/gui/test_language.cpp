@@ -8,7 +8,7 @@
 
 #include "driving.hpp"
 #include "every_view.hpp"
-#include "render/language.hpp"
+#include "locale/language.hpp"
 #include "words/language.hpp"
 
 namespace dotlane::test {

@@ -303,7 +303,7 @@ Result<Project> fit_piece(Project project, const Drawing& drawing, int piece, in
   if (other && other->flat->segments > kMostAround)
     return fail(ErrorKind::bad_request, {"fit-too-detailed", {{"around", around->name}}});
   if (!own || !other || !room_inside(*own, *other, margin_mm))
-    return fail(ErrorKind::bad_request, {"fit-no-room", {{"around", around->name}}});
+    return fail(ErrorKind::bad_request, {"held-no-room", {{"around", around->name}}});
   return edit_piece(let_go(std::move(project), {piece}), piece, [&](Piece& p) { p.fit = Fit{inside, margin_mm, {}}; });
 }
 

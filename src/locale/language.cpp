@@ -1,4 +1,4 @@
-#include "render/language.hpp"
+#include "locale/language.hpp"
 
 #include <QCoreApplication>
 #include <QLibraryInfo>
