@@ -35,6 +35,15 @@ with tempfile.TemporaryDirectory() as name:
             check(f"{file.name}: length {found:.2f}, as SVG {length:.2f}", abs(found - length) < 2e-3 * length + 0.1)
             check(f"{file.name}: its size is stated: {codes}", "size-assumed" not in codes)
         pdfs.append(folder / f"{demo.stem}.pdf")
+    # Pages whose sides are no whole points: at their true size, in their place.
+    for n in range(12):
+        w, h = (210, 297) if n == 0 else (chance.uniform(30, 900), chance.uniform(30, 900))
+        page = folder / "page.svg"
+        page.write_text(f'<svg xmlns="http://www.w3.org/2000/svg" width="{w}mm" height="{h}mm" viewBox="0 0 {w} {h}">'
+                        f'<rect x="5" y="5" width="{w - 10}" height="{h - 10}" fill="none" stroke="#000"/></svg>')
+        subprocess.run(["rsvg-convert", "-f", "pdf", "-o", folder / "page.pdf", page], check=True)
+        bounds = report("inspect", folder / "page.pdf", expect=None)["bounds_mm"]
+        check(f"{w:.2f} x {h:.2f} mm: {bounds}", all(abs(a - b) < 0.02 for a, b in zip(bounds, (5, 5, w - 5, h - 5))))
     # A page of three.
     book = folder / "book.pdf"
     subprocess.run(["pdfunite", *pdfs[:3], book], check=True)

@@ -6903,6 +6903,14 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <source>the ids and names of the stocks</source>
         <translation>die Kennungen und Namen der Materialien</translation>
     </message>
+    <message>
+        <source>[{piece}: ]Clip paths left {cut|n:line:lines} in part and {away|n:line:lines} not at all: they came in as they are seen.</source>
+        <translation>[{piece}: ]Ausschneidepfade ließen {cut|n:Linie:Linien} zum Teil und {away|n:Linie:Linien} gar nicht stehen: Sie kamen herein, wie sie zu sehen sind.</translation>
+    </message>
+    <message>
+        <source>it was stopped while it was read</source>
+        <translation>das Lesen wurde abgebrochen</translation>
+    </message>
 </context>
 <context>
     <name>dotlane::ActionFinder</name>

@@ -46,6 +46,7 @@ Session::Session(QObject* parent) : QObject(parent), history_(freshProject()), s
 
 Session::~Session() {
   if (improving_) *improving_ = true;
+  ++*reading_epoch_;
   pool_.clear();
   pool_.waitForDone();
 }

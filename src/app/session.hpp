@@ -215,7 +215,8 @@ class Session : public QObject {
   bool saving_ = false;
   std::deque<std::function<void()>> saves_;
 
-  int working_ = 0, reading_ = 0, reading_epoch_ = 0;
+  int working_ = 0, reading_ = 0;
+  std::shared_ptr<std::atomic<int>> reading_epoch_ = std::make_shared<std::atomic<int>>(0);  ///< what is read is of one
   bool autosaving_ = false;
   bool deriving_ = false, derive_again_ = false, autosaved_ = true;
 };

@@ -64,7 +64,7 @@ void Session::openMade(Project project) {
 }
 
 void Session::open(const QString& path, Guard guard, std::function<void(bool)> then) {
-  const int epoch = reading_epoch_;
+  const int epoch = *reading_epoch_;
   ++reading_;
   emit readingChanged(tr("Opening %1").arg(QFileInfo(path).fileName()));
   auto fault = [this, then] {
@@ -82,7 +82,7 @@ void Session::open(const QString& path, Guard guard, std::function<void(bool)> t
         return [this, read, contents, path, epoch, guard, then, before] {
           --reading_;
           emit readingChanged({});
-          if (epoch != reading_epoch_) return;
+          if (epoch != *reading_epoch_) return;
           if (!*read) {
             emit said(qs(line_of(read->error())), true);
             if (then) then(false);
@@ -127,13 +127,15 @@ void Session::bringIn(const QStringList& files, int page) {
       bringInPicture(file, [name] { return read_picture(name); });
       continue;
     }
-    const int epoch = reading_epoch_;
+    const int epoch = *reading_epoch_;
     ++reading_;
     emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
-    aside([this, file, name, epoch, page, cache = cache_, before = project()]() -> std::function<void()> {
+    aside([this, file, name, epoch, page, cache = cache_, before = project(),
+           now = reading_epoch_]() -> std::function<void()> {
       auto art = std::make_shared<Result<Artwork>>(tl::unexpected<Error>(Error{}));
       ReadOptions options;
       options.page = page;
+      options.stop = [now, epoch] { return *now != epoch; };
       auto bytes = read_file(name, options.max_bytes);
       *art = bytes ? read_artwork(*bytes, name, options) : tl::unexpected<Error>(bytes.error());
       auto next = std::make_shared<Project>();
@@ -145,7 +147,7 @@ void Session::bringIn(const QStringList& files, int page) {
       return [this, art, next, before, id, file, epoch, page]() mutable {
         --reading_;
         emit readingChanged({});
-        if (epoch != reading_epoch_) return;
+        if (epoch != *reading_epoch_) return;
         if (!*art) {
           emit said(qs(line_of(art->error())), true);
           return;
@@ -166,7 +168,7 @@ void Session::bringIn(const QStringList& files, int page) {
 void Session::bringInPicture(const QString& file, std::function<Result<PictureFile>()> read) {
   ++reading_;
   emit readingChanged(tr("Reading %1").arg(QFileInfo(file).fileName()));
-  aside([this, name = file.toStdString(), read = std::move(read), before = project(), epoch = reading_epoch_] {
+  aside([this, name = file.toStdString(), read = std::move(read), before = project(), epoch = int(*reading_epoch_)] {
     return tracePicture(name, read(), before, epoch);
   });
 }
@@ -184,7 +186,7 @@ std::function<void()> Session::tracePicture(const std::string& name, Result<Pict
   return [this, picture, next, id, name, before, epoch, values] {
     --reading_;
     emit readingChanged({});
-    if (epoch != reading_epoch_) return;
+    if (epoch != *reading_epoch_) return;
     if (!*picture) {
       emit said(qs(line_of(picture->error())), true);
       return;
@@ -201,7 +203,7 @@ std::function<void()> Session::tracePicture(const std::string& name, Result<Pict
 }
 
 void Session::cancelReading() {
-  ++reading_epoch_;
+  ++*reading_epoch_;
   emit readingChanged({});
 }
 

@@ -3,18 +3,17 @@
 #include <fcntl.h>
 #include <signal.h>
 #include <spawn.h>
-#include <stdlib.h>
 #include <sys/wait.h>
 
 #include <chrono>
-#include <filesystem>
 #include <thread>
 
 extern char** environ;
 
 namespace dotlane {
 
-ProgramEnd run_program(const std::vector<std::string>& words, double most_seconds, const std::string& output) {
+ProgramEnd run_program(const std::vector<std::string>& words, double most_seconds, const std::string& output,
+                       const std::function<bool()>& stop) {
   std::vector<char*> arguments;
   for (const auto& word : words) arguments.push_back(const_cast<char*>(word.c_str()));
   arguments.push_back(nullptr);
@@ -33,26 +32,15 @@ ProgramEnd run_program(const std::vector<std::string>& words, double most_second
   const auto until = Clock::now() + std::chrono::duration<double>(most_seconds);
   int status = 0;
   while (waitpid(child, &status, WNOHANG) == 0) {
-    if (end.in_time && Clock::now() > until) {
-      end.in_time = false;
-      kill(child, SIGKILL);
+    if (end.in_time && !end.stopped) {
+      end.in_time = Clock::now() <= until;
+      end.stopped = end.in_time && stop && stop();
+      if (!end.in_time || end.stopped) kill(child, SIGKILL);
     }
     std::this_thread::sleep_for(std::chrono::milliseconds(2));
   }
   if (WIFEXITED(status)) end.code = WEXITSTATUS(status);
   return end;
-}
-
-TemporaryFolder::TemporaryFolder() {
-  std::error_code trouble;
-  const auto base = std::filesystem::temp_directory_path(trouble);
-  std::string name = (trouble ? std::filesystem::path("/tmp") : base) / "dot-lane-XXXXXX";
-  if (mkdtemp(name.data())) path_ = name;
-}
-
-TemporaryFolder::~TemporaryFolder() {
-  std::error_code trouble;
-  if (!path_.empty()) std::filesystem::remove_all(path_, trouble);
 }
 
 }  // namespace dotlane

@@ -42,6 +42,7 @@ std::span<const Template> errors_in_english() {
       {"path-number", "path data: a finite number is missing after '{letter}' at character {character|0}"},
       {"program-missing", "reading such a file takes the program {program}; install the package {package}"},
       {"pdf-slow", "it takes longer than a minute to be read; simplify it, or save it as SVG"},
+      {"reading-stopped", "it was stopped while it was read"},
       {"pdf-damaged", "it is damaged, or locked by a password; save it again without one"},
       {"postscript-damaged", "it is damaged; save it again, or as SVG"},
       {"page-damaged", "its page {page|0} is damaged; save it again, or as SVG"},

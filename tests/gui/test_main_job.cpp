@@ -261,3 +261,22 @@ TEST_CASE("a PDF comes in a page at a time, and the others are offered") {
   for (const auto& piece : o.session().drawing().pieces) widest = std::max(widest, piece->bounds.width());
   CHECK(widest == Approx(50.8).margin(1e-3));
 }
+
+TEST_CASE("a drawing whose reading does not end is given up, and the next one comes in") {
+  Opened o(QString{});
+  const QString endless = o.folder.filePath(QStringLiteral("endless.ps"));
+  {
+    QFile file(endless);
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write("%!PS\n{} loop\n");
+  }
+  o.answers.open = {endless};
+  click(o.find<QAbstractButton>("ledger-bring-in"));
+  auto* notice = o.find<Notice>("notice");
+  wait_for([&] { return notice->isVisible() && notice->message().contains(QStringLiteral("endless.ps")); });
+  o.answer(QStringLiteral("Cancel"));
+  CHECK_FALSE(notice->isVisible());
+  o.answers.open = {QStringLiteral(DOTLANE_TEST_DATA "/svg/03_arcs.svg")};
+  o.click("ledger-bring-in");
+  CHECK(o.project().pieces.size() == 1);
+}

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <cstddef>
+#include <functional>
 
 namespace dotlane {
 
@@ -12,6 +13,8 @@ struct ReadOptions {
   int max_depth = 500;                  ///< deeper nesting is refused
   std::size_t max_instances = 200'000;  ///< elements drawn through copies; more are refused
   std::size_t max_segments = 20'000'000;
+  /// Asked now and then by what goes by other programs; once it says so, the reading ends as an error. From any thread.
+  std::function<bool()> stop{};
 };
 
 }  // namespace dotlane

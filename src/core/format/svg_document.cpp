@@ -166,6 +166,8 @@ SvgStyle SvgDocument::style_of(pugi::xml_node node, SvgStyle style) const {
   style.displayed = true;
   style.outer_size = style.font.size;
   style.shift = {};
+  style.clip.clear();
+  style.masked = false;
   // `color` first, so that currentColor sees the element's own.
   if (const auto a = node.attribute("color")) apply(style, "color", a.value(), server);
   for (const auto attribute : node.attributes()) apply(style, attribute.name(), attribute.value(), server);

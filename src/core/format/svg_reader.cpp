@@ -3,8 +3,11 @@
 #include <algorithm>
 #include <array>
 #include <map>
+#include <optional>
 #include <unordered_set>
+#include <utility>
 
+#include "core/format/svg_clip.hpp"
 #include "core/format/svg_shapes.hpp"
 #include "core/format/svg_text.hpp"
 #include "core/format/svg_units.hpp"
@@ -36,10 +39,11 @@ class Reader {
   std::vector<std::string> texts_;
   std::string asked_, used_;  // the first typeface that another stands in for
   int stand_ins_ = 0;
-  int images_ = 0, hidden_ = 0, dots_ = 0, clips_ = 0, foreign_ = 0;
+  int images_ = 0, hidden_ = 0, dots_ = 0, masks_ = 0, foreign_ = 0, cut_ = 0, clipped_away_ = 0;
   std::vector<LineRef> unpainted_;
   SvgAmiss left_out_, lost_, outside_, endless_;
   Artwork art_;
+  std::vector<ArtLine>* lines_ = &art_.lines;  // where what is drawn goes; shapes of a clip path go elsewhere
 
   // --- the tree --------------------------------------------------------------------------------------------------
 
@@ -58,6 +62,16 @@ class Reader {
     }
     if (const auto title = node.child("title")) return std::string(trimmed(title.child_value()));
     return {};
+  }
+
+  static bool is_group(std::string_view name) {
+    static const std::unordered_set<std::string_view> groups{"g", "a", "svg", "use", "switch"};
+    return groups.contains(name);
+  }
+  static bool is_shape(std::string_view name) {
+    static const std::unordered_set<std::string_view> shapes{"path", "rect",     "circle", "ellipse",
+                                                             "line", "polyline", "polygon"};
+    return shapes.contains(name);
   }
 
   void read_root(pugi::xml_node root) {
@@ -95,7 +109,10 @@ class Reader {
     art_.per_inch = physical ? units_per_px * kPxPerInch : options_.assumed_per_inch;
     context.style = document_.style_of(root, {});
     if (!context.style.displayed) ++hidden_;
-    if (context.style.displayed) children(root, context, 0);
+    if (context.style.displayed) {
+      children(root, context, 0);
+      if (!context.style.clip.empty()) clip(root, context.style.clip, context.to_mm, context.viewport, 0, 0);
+    }
 
     if (sized) {
       art_.width_mm = viewport.w * mm_per_px, art_.height_mm = viewport.h * mm_per_px;
@@ -124,11 +141,9 @@ class Reader {
                        document_.line_of(node));
     }
     const auto name = document_.element_name(node);
-    static const std::unordered_set<std::string_view> groups{"g", "a", "svg", "use", "switch"};
-    static const std::unordered_set<std::string_view> shapes{"path", "rect",     "circle", "ellipse",
-                                                             "line", "polyline", "polygon"};
-    const bool group = groups.contains(name), shape = shapes.contains(name);
-    if (!group && !shape && name != "text" && name != "flowRoot" && name != "image" && name != "foreignObject") return;
+    const bool shape = is_shape(name);
+    if (!is_group(name) && !shape && name != "text" && name != "flowRoot" && name != "image" && name != "foreignObject")
+      return;
 
     Context context = outer;
     context.style = document_.style_of(node, outer.style);
@@ -137,7 +152,21 @@ class Reader {
       return;
     }
     context.to_mm = outer.to_mm * document_.transform_of(node);
-    if (node.attribute("clip-path") || node.attribute("mask")) ++clips_;
+    if (name == "use") context.to_mm = context.to_mm * place_of(node, context.viewport);
+    if (context.style.masked) ++masks_;
+    const std::size_t first = lines_->size();
+    const Affine space = context.to_mm;
+    const std::string clip_id = context.style.clip;
+    if (shape) {
+      draw(node, name, context);
+    } else {
+      enter(node, name, context, depth);
+    }
+    if (!clip_id.empty() && lines_->size() > first) clip(node, clip_id, space, outer.viewport, first, depth);
+  }
+
+  /// An element that is no shape.
+  void enter(pugi::xml_node node, std::string_view name, Context& context, int depth) {
     if (name == "text") {
       write(node, context);
     } else if (name == "flowRoot") {
@@ -146,18 +175,16 @@ class Reader {
       ++images_;
     } else if (name == "foreignObject") {
       ++foreign_;
-    } else if (shape) {
-      draw(node, name, context);
     } else if (name == "use") {
       use(node, context, depth);
     } else if (name == "svg") {
       const SvgViewport size{
-          document_.positive(node, "width", outer.viewport.w, outer.viewport, SvgDocument::Axis::x),
-          document_.positive(node, "height", outer.viewport.h, outer.viewport, SvgDocument::Axis::y)};
+          document_.positive(node, "width", context.viewport.w, context.viewport, SvgDocument::Axis::x),
+          document_.positive(node, "height", context.viewport.h, context.viewport, SvgDocument::Axis::y)};
       nested_viewport(node, context, size, depth);
     } else if (name == "switch") {
       for (const auto child : node.children()) {
-        if (groups.contains(document_.element_name(child)) || shapes.contains(document_.element_name(child))) {
+        if (is_group(document_.element_name(child)) || is_shape(document_.element_name(child))) {
           visit(child, context, depth + 1);
           break;
         }
@@ -170,12 +197,13 @@ class Reader {
     }
   }
 
+  Affine place_of(pugi::xml_node node, const SvgViewport& viewport) {
+    return Affine::move(document_.length(node, "x", 0, viewport, SvgDocument::Axis::x),
+                        document_.length(node, "y", 0, viewport, SvgDocument::Axis::y));
+  }
+
   void nested_viewport(pugi::xml_node node, Context& context, SvgViewport size, int depth) {
-    if (document_.element_name(node) == "svg") {
-      context.to_mm =
-          context.to_mm * Affine::move(document_.length(node, "x", 0, context.viewport, SvgDocument::Axis::x),
-                                       document_.length(node, "y", 0, context.viewport, SvgDocument::Axis::y));
-    }
+    if (document_.element_name(node) == "svg") context.to_mm = context.to_mm * place_of(node, context.viewport);
     context.viewport = size;
     if (const auto box = document_.view_box(node)) {
       if (size.w == 0 || size.h == 0) return;  // SVG: nothing is drawn
@@ -195,9 +223,6 @@ class Reader {
     bool endless = std::find(uses_.begin(), uses_.end(), target) != uses_.end();
     for (auto up = node; up; up = up.parent()) endless = endless || up == target;
     if (endless) return document_.amiss(endless_, node, "#" + std::string(id));
-    context.to_mm =
-        context.to_mm * Affine::move(document_.length(node, "x", 0, context.viewport, SvgDocument::Axis::x),
-                                     document_.length(node, "y", 0, context.viewport, SvgDocument::Axis::y));
     if (context.outermost.empty()) context.outermost = node.attribute("id").value();
     uses_.push_back(target);
     const auto kind = document_.element_name(target);
@@ -211,12 +236,96 @@ class Reader {
                                                                    context.viewport, SvgDocument::Axis::y),
                                                 context.viewport, SvgDocument::Axis::y)};
       context.style = document_.style_of(target, context.style);
+      if (context.style.masked || !context.style.clip.empty()) ++masks_;
       context.to_mm = context.to_mm * document_.transform_of(target);
       if (context.style.displayed) nested_viewport(target, context, size, depth + 1);
     } else {
       visit(target, context, depth + 1);
     }
     uses_.pop_back();
+  }
+
+  // --- clip paths ------------------------------------------------------------------------------------------------
+
+  /// Takes away what the clip path of an element hides of the lines drawn since it began.
+  void clip(pugi::xml_node node, const std::string& id, const Affine& space, const SvgViewport& viewport,
+            std::size_t first, int depth) {
+    const auto region = clip_region(node, id, space, viewport, first, depth);
+    if (!region) return;
+    const SvgClip seen = clip_of(*region);
+    const bool counts = lines_ == &art_.lines;
+    std::unordered_set<std::string> gone;
+    std::size_t kept = first;
+    for (std::size_t i = first; i < lines_->size(); ++i) {
+      ArtLine& line = (*lines_)[i];
+      const Clipped what = clip_line(line, seen);
+      if (what == Clipped::gone) {
+        gone.insert(line.id);
+        continue;
+      }
+      if (counts && what == Clipped::cut) ++cut_;
+      if (kept != i) (*lines_)[kept] = std::move(line);
+      ++kept;
+    }
+    lines_->resize(kept);
+    if (!counts) return;
+    clipped_away_ += static_cast<int>(gone.size());
+    std::erase_if(unpainted_, [&](const LineRef& ref) { return gone.contains(ref.line); });
+  }
+
+  /// What the clip path shows, mm; nothing where there is no such clip path, which then hides nothing (CSS Masking 1,
+  /// 5).
+  std::optional<Region> clip_region(pugi::xml_node node, const std::string& id, const Affine& space,
+                                    const SvgViewport& viewport, std::size_t first, int depth) {
+    const auto target = document_.with_id(id);
+    if (!target || document_.element_name(target) != "clipPath") {
+      document_.amiss(document_.ignored, node, "clip-path");
+      return std::nullopt;
+    }
+    if (std::find(uses_.begin(), uses_.end(), target) != uses_.end()) {
+      document_.amiss(endless_, node, "#" + id);
+      return std::nullopt;
+    }
+    Context context;
+    context.style = document_.style_of(target, {});
+    context.viewport = viewport;
+    context.to_mm = space * document_.transform_of(target);
+    if (std::string_view(target.attribute("clipPathUnits").value()) == "objectBoundingBox") {
+      if (space.determinant() == 0) return std::nullopt;
+      Box box;
+      for (std::size_t i = first; i < lines_->size(); ++i)
+        box.add(bounds_of(transformed((*lines_)[i].path, space.inverse())));
+      context.to_mm = context.to_mm * Affine::move(box.x0, box.y0) * Affine::scale(box.width(), box.height());
+    }
+    std::vector<ArtLine> shapes;
+    std::vector<ArtLine>* const drawn = std::exchange(lines_, &shapes);
+    const int hidden = hidden_, dots = dots_;
+    uses_.push_back(target);
+    for (const auto child : target.children()) {
+      const auto name = document_.element_name(child);
+      if (is_shape(name) || name == "use" || name == "text") visit(child, context, depth + 1);
+    }
+    hidden_ = hidden, dots_ = dots;
+    lines_ = drawn;
+    std::vector<Region> regions;
+    for (const auto& shape : shapes) regions.push_back(region_of(shape.path));
+    std::optional<Region> out = unite(regions);
+    if (!context.style.clip.empty()) {
+      if (const auto other = clip_region(target, context.style.clip, space, viewport, first, depth))
+        out = intersect(*out, *other);
+    }
+    uses_.pop_back();
+    return out;
+  }
+
+  /// What is filled is filled as if its ends were joined.
+  static Path closed_for_filling(Path path) {
+    for (auto& contour : path.contours) {
+      if (!contour.closed && !contour.segments.empty() && contour.segments.back().end != contour.start)
+        contour.segments.push_back(Segment::line(contour.start));
+      contour.closed = true;
+    }
+    return path;
   }
 
   // --- shapes ----------------------------------------------------------------------------------------------------
@@ -255,6 +364,13 @@ class Reader {
                        document_.line_of(node));
     }
     ArtLine line;
+    if (lines_ != &art_.lines) {
+      line.path = closed_for_filling(std::move(path));
+      line.path.fill_rule = style.clip_rule;
+      line.fill = Color{};
+      lines_->push_back(std::move(line));
+      return;
+    }
     line.id = node.attribute("id").value();
     if (line.id.empty()) line.id = std::string(name) + "-" + std::to_string(++kinds_[std::string(name)]);
     for (std::string base = line.id; !used_ids_.insert(line.id).second;) {
@@ -315,7 +431,9 @@ class Reader {
     if (endless_.count > 0) note("use-endless", Severity::warning, where(endless_));
     if (images_ > 0) note("image-left-out", Severity::warning, {{"pictures", 1.0 * images_}});
     if (foreign_ > 0) note("embedded-left-out", Severity::warning, {{"objects", 1.0 * foreign_}});
-    if (clips_ > 0) note("clip-ignored", Severity::warning, {{"clips", 1.0 * clips_}});
+    if (cut_ > 0 || clipped_away_ > 0)
+      note("clipped", Severity::info, {{"cut", 1.0 * cut_}, {"away", 1.0 * clipped_away_}});
+    if (masks_ > 0) note("clip-ignored", Severity::warning, {{"clips", 1.0 * masks_}});
     if (dots_ > 0) note("dots-left-out", Severity::warning, {{"dots", 1.0 * dots_}});
     if (hidden_ > 0) note("hidden-left-out", Severity::info, {{"elements", 1.0 * hidden_}});
     if (!unpainted_.empty())

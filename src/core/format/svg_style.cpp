@@ -137,6 +137,14 @@ void apply_text(SvgStyle& style, std::string_view property, std::string_view val
 
 }  // namespace
 
+std::optional<std::string_view> id_in_url(std::string_view value) {
+  if (!value.starts_with("url(")) return std::nullopt;
+  std::string_view id = trimmed(value.substr(4, value.find(')') - 4));
+  while (!id.empty() && (id.front() == '"' || id.front() == '\'' || id.front() == '#')) id.remove_prefix(1);
+  while (!id.empty() && (id.back() == '"' || id.back() == '\'')) id.remove_suffix(1);
+  return id;
+}
+
 void settle(SvgStyle& style) {
   for (SvgAlong* length : {&style.letter_spacing, &style.word_spacing, &style.shift})
     *length = {length->px + length->em * style.font.size, 0};
@@ -163,12 +171,8 @@ void apply(SvgStyle& style, std::string_view property, std::string_view value, c
       target.reset();
     } else if (lower_case(value) == "currentcolor") {
       target = style.current_color;
-    } else if (value.starts_with("url(")) {
-      auto id = value.substr(4, value.find(')') - 4);
-      id = trimmed(id);
-      while (!id.empty() && (id.front() == '"' || id.front() == '\'' || id.front() == '#')) id.remove_prefix(1);
-      while (!id.empty() && (id.back() == '"' || id.back() == '\'')) id.remove_suffix(1);
-      target = server(id).value_or(Color{128, 128, 128});
+    } else if (const auto id = id_in_url(value)) {
+      target = server(*id).value_or(Color{128, 128, 128});
     } else if (const auto color = parse_color(value)) {
       target = *color;
     }
@@ -182,6 +186,15 @@ void apply(SvgStyle& style, std::string_view property, std::string_view value, c
   } else if (property == "fill-rule") {
     if (value == "evenodd") style.fill_rule = FillRule::evenodd;
     if (value == "nonzero") style.fill_rule = FillRule::nonzero;
+  } else if (property == "clip-rule") {
+    if (value == "evenodd") style.clip_rule = FillRule::evenodd;
+    if (value == "nonzero") style.clip_rule = FillRule::nonzero;
+  } else if (property == "clip-path") {
+    const auto id = id_in_url(value);
+    style.clip = id.value_or("");
+    style.masked = style.masked || (!id && value != "none" && value != "inherit");
+  } else if (property == "mask") {
+    style.masked = style.masked || id_in_url(value).has_value();
   } else if (property == "stroke-dasharray") {
     if (value != "inherit") {
       TextScan in(value);

@@ -30,13 +30,16 @@ struct SvgAlong {
   double px = 0, em = 0;
 };
 
-/// The painting properties Dot Lane reads, as they stand on one element. `display` and baseline shifts alone are not
-/// inherited.
+/// The painting properties Dot Lane reads, as they stand on one element. `display`, clips, masks and baseline shifts
+/// alone are not inherited.
 struct SvgStyle {
   std::optional<Color> stroke;         ///< nothing = none
   std::optional<Color> fill{Color{}};  ///< black unless said otherwise, as SVG has it
   Color current_color;
   FillRule fill_rule = FillRule::nonzero;
+  FillRule clip_rule = FillRule::nonzero;  ///< as `fill_rule`, of what is in a clip path
+  std::string clip;                        ///< id of the clip path; "" = none
+  bool masked = false;                     ///< by a mask, or clipped by a shape of CSS
   bool dashed = false;
   bool capped = false;  ///< round or square ends: a stroke of no length is a dot
   bool visible = true;
@@ -60,6 +63,9 @@ void settle(SvgStyle& style);
 
 /// Finds the colour of a paint server ("url(#sunset)") by its id.
 using PaintServer = std::function<std::optional<Color>(std::string_view id)>;
+
+/// The id in "url(#sunset)"; nothing where it is none.
+[[nodiscard]] std::optional<std::string_view> id_in_url(std::string_view value);
 
 /// Applies one property; unknown properties and values leave the style as it is.
 void apply(SvgStyle& style, std::string_view property, std::string_view value, const PaintServer& server);

@@ -1,0 +1,70 @@
+#include "core/format/svg_clip.hpp"
+
+#include <algorithm>
+
+#include "core/geometry/measure.hpp"
+#include "core/geometry/refit.hpp"
+
+namespace dotlane {
+namespace {
+
+// Less than this is lost to the grid that areas lie on, and is no part of a drawing.
+constexpr double kLeastMm = 1e-4, kLeastMm2 = 1e-6;
+
+bool holds(const Box& outer, const Box& inner) {
+  return outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
+}
+
+double length_of(const std::vector<Polyline>& polylines) {
+  double out = 0;
+  for (const auto& polyline : polylines) {
+    const auto& p = polyline.points;
+    for (std::size_t i = 1; i < p.size(); ++i) out += distance(p[i - 1], p[i]);
+    if (polyline.closed && p.size() > 2) out += distance(p.back(), p.front());
+  }
+  return out;
+}
+
+Clipped clip_area(Path& path, const SvgClip& clip) {
+  const Region all = region_of(path), seen = intersect(all, clip.region);
+  const double whole = area_of(all), left = area_of(seen);
+  if (left <= kLeastMm2) return Clipped::gone;
+  if (whole - left <= kLeastMm2) return Clipped::whole;
+  path = refit(seen);
+  return Clipped::cut;
+}
+
+Clipped clip_strokes(Path& path, const SvgClip& clip) {
+  std::vector<Polyline> all;
+  for (const auto& contour : path.contours) all.push_back(flatten(contour, kChord));
+  const auto seen = dotlane::clip(all, clip.region, true);
+  const double left = length_of(seen);
+  if (left <= kLeastMm) return Clipped::gone;
+  if (length_of(all) - left <= kLeastMm) return Clipped::whole;
+  path.contours.clear();
+  for (const auto& stretch : seen) path.contours.push_back(refit(stretch));
+  return Clipped::cut;
+}
+
+}  // namespace
+
+SvgClip clip_of(Region region) {
+  SvgClip out{std::move(region), {}, false};
+  out.bounds = bounds_of(out.region);
+  out.box = out.region.rings.size() == 1 &&
+            std::abs(area_of(out.region) - out.bounds.width() * out.bounds.height()) <= kLeastMm2;
+  return out;
+}
+
+Clipped clip_line(ArtLine& line, const SvgClip& clip) {
+  const Box bounds = bounds_of(line.path);
+  if (clip.region.empty() || bounds.x0 > clip.bounds.x1 || bounds.x1 < clip.bounds.x0 || bounds.y0 > clip.bounds.y1 ||
+      bounds.y1 < clip.bounds.y0)
+    return Clipped::gone;
+  if (clip.box && holds(clip.bounds, bounds)) return Clipped::whole;
+  const auto& contours = line.path.contours;
+  const bool closed = std::all_of(contours.begin(), contours.end(), [](const Contour& c) { return c.closed; });
+  return line.fill && closed ? clip_area(line.path, clip) : clip_strokes(line.path, clip);
+}
+
+}  // namespace dotlane
