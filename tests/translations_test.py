@@ -68,6 +68,7 @@ def in_german(*words):
     text = re.sub("--[a-z-]+", "", " ".join(said("de_DE", *words).split()))
     english = sorted(piece for piece in pieces if piece in text)
     check(f"{words} says {english[:3]} in German: {text[:200]}", text and not english)
+    check(f"{words} says a code: {text[:200]}", not re.search(r"(^|\s)[a-z]+(-[a-z]+)*/(\s|$)", text))
     return text
 
 
@@ -83,7 +84,15 @@ in_german()
 out, stencil, heron, fabric = (pathlib.Path(data) / "out", *(root / f"demo/{n}.dotlane" for n in ("fern-stencil", "wading-heron", "fish-pennant")))
 art = root / "tests/data/svg/12_fill_rules.svg"
 exercise = out.with_suffix(".dotlane")
-for words in [("inspect", art), ("parts", demo), ("plan", demo), ("check", demo), ("tools", demo), ("stocks", demo), ("fonts",), ("fonts", "Lobster Two Bold Italic"),
+season = out.with_suffix(".jsonl")
+season.write_text("".join(json.dumps({
+    "job": f"j{n}", "begun": f"2026-05-0{1 + n}T10:00:00", "project": "Fair", "outcome": outcome, "planned_s": 60, "real_s": 75, "machine": "Harbour bench cutter",
+    "rehearsed": n == 1, "test_cut": n == 2, "passes": [{"pass": 1, "role": "cut", "tool": "fine-blade", "tool_name": "Fine blade", "stock": "cover-65", "stock_name": "Cover",
+                                                        "thickness_mm": 0.3, "force_gf": 120, "depth": 3, "speed_mm_s": 50, "planned_s": 10, "real_s": 12, "metres": 1.5, "came_out": came}],
+}) + "\n" for n, (outcome, came) in enumerate([("done", ""), ("failed", "good"), ("cancelled", "weak"), ("done", "strong"), ("done", "torn"), ("done", "skipped")])))
+in_german("log", "import", season)
+check("all runs are listed", len(said("de_DE", "log", "list").splitlines()) == 6)
+for words in [("log", "list"), ("log", "show", 1), ("log", "show", 3), ("log", "suggest", "--stock", "cover-65", "--tool", "fine-blade", "--role", "cut"), ("inspect", art), ("parts", demo), ("plan", demo), ("check", demo), ("tools", demo), ("stocks", demo), ("fonts",), ("fonts", "Lobster Two Bold Italic"),
               ("sheets", heron), ("measure", demo, "--piece", 2, "--to", 1, "--thinnest"), ("fall-outs", stencil), ("fall-outs", demo),
               ("plates", root / "demo/painted-lantern.dotlane", "-o", out.with_suffix(".dotlane")), ("quantity", fabric, "--bolt", "1100mm", "--web", "450mm"),
               ("fit", heron), ("near-stocks", heron), ("near-stocks", heron, "--within", 90), ("cost", heron), ("cost", demo, "--copies", 2, "--seconds", 0.1),

@@ -6904,12 +6904,12 @@ Sie kommt in wahrer Größe, und jede Linie bekommt eine Rolle.</translation>
         <translation>die Kennungen und Namen der Materialien</translation>
     </message>
     <message>
-        <source>[{piece}: ]Clip paths left {cut|n:line:lines} in part and {away|n:line:lines} not at all: they came in as they are seen.</source>
-        <translation>[{piece}: ]Ausschneidepfade ließen {cut|n:Linie:Linien} zum Teil und {away|n:Linie:Linien} gar nicht stehen: Sie kamen herein, wie sie zu sehen sind.</translation>
-    </message>
-    <message>
         <source>it was stopped while it was read</source>
         <translation>das Lesen wurde abgebrochen</translation>
+    </message>
+    <message>
+        <source>[{piece}: ]What clip paths hide did not come in[; {cut|n:line was:lines were} cut to what is seen][; {away|n:line was:lines were} left out whole].</source>
+        <translation>[{piece}: ]Was Ausschneidepfade verbergen, kam nicht herein[; {cut|n:Linie wurde:Linien wurden} auf das Sichtbare gekürzt][; {away|n:Linie wurde:Linien wurden} ganz weggelassen].</translation>
     </message>
 </context>
 <context>

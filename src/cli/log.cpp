@@ -38,7 +38,7 @@ std::int64_t run_number(Options& o) {
 
 /// The words that reports have for what came of a run or pass.
 std::string told(Outcome outcome) { return named("outcome", word(outcome)); }
-std::string told(CameOut out) { return named("came-out", word(out)); }
+std::string told(CameOut out) { return word(out).empty() ? std::string() : named("came-out", word(out)); }
 
 RunFilter filter_of(Options& o) {
   RunFilter out;

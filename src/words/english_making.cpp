@@ -69,8 +69,8 @@ std::span<const Template> making_in_english() {
        "[{piece}: ]{count|n:copy contains itself:copies contain themselves} and {count?was:were} left out, first of "
        "\"{name}\" on line {line|0}."},
       {"clipped",
-       "[{piece}: ]Clip paths left {cut|n:line:lines} in part and {away|n:line:lines} not at all: they came in as they "
-       "are seen."},
+       "[{piece}: ]What clip paths hide did not come in[; {cut|n:line was:lines were} cut to what is seen]"
+       "[; {away|n:line was:lines were} left out whole]."},
       {"clip-ignored",
        "[{piece}: ]{clips|n:clip or mask is:clips or masks are} not applied: the whole shapes came in."},
       {"dots-left-out",

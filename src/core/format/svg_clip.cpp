@@ -25,8 +25,8 @@ double length_of(const std::vector<Polyline>& polylines) {
   return out;
 }
 
-Clipped clip_area(Path& path, const SvgClip& clip) {
-  const Region all = region_of(path), seen = intersect(all, clip.region);
+Clipped clip_area(Path& path, const Region& all, const SvgClip& clip) {
+  const Region seen = intersect(all, clip.region);
   const double whole = area_of(all), left = area_of(seen);
   if (left <= kLeastMm2) return Clipped::gone;
   if (whole - left <= kLeastMm2) return Clipped::whole;
@@ -63,8 +63,11 @@ Clipped clip_line(ArtLine& line, const SvgClip& clip) {
     return Clipped::gone;
   if (clip.box && holds(clip.bounds, bounds)) return Clipped::whole;
   const auto& contours = line.path.contours;
-  const bool closed = std::all_of(contours.begin(), contours.end(), [](const Contour& c) { return c.closed; });
-  return line.fill && closed ? clip_area(line.path, clip) : clip_strokes(line.path, clip);
+  if (line.fill && std::all_of(contours.begin(), contours.end(), [](const Contour& c) { return c.closed; })) {
+    const Region all = region_of(line.path);
+    if (area_of(all) > kLeastMm2) return clip_area(line.path, all, clip);
+  }
+  return clip_strokes(line.path, clip);
 }
 
 }  // namespace dotlane

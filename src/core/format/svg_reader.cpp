@@ -41,6 +41,8 @@ class Reader {
   int stand_ins_ = 0;
   int images_ = 0, hidden_ = 0, dots_ = 0, masks_ = 0, foreign_ = 0, cut_ = 0, clipped_away_ = 0;
   std::vector<LineRef> unpainted_;
+  std::map<std::string, std::pair<Affine, Region>>
+      clips_;  // by their ids: where they were last read, and what they show
   SvgAmiss left_out_, lost_, outside_, endless_;
   Artwork art_;
   std::vector<ArtLine>* lines_ = &art_.lines;  // where what is drawn goes; shapes of a clip path go elsewhere
@@ -131,11 +133,14 @@ class Reader {
     }
   }
 
-  void visit(pugi::xml_node node, const Context& outer, int depth) {
-    if (depth > options_.max_depth) {
+  void check_depth(pugi::xml_node node, int depth) const {
+    if (depth > options_.max_depth)
       document_.refuse(ErrorKind::unsupported, {"svg-reused-deep", {{"levels", figure(options_.max_depth)}}},
                        document_.line_of(node));
-    }
+  }
+
+  void visit(pugi::xml_node node, const Context& outer, int depth) {
+    check_depth(node, depth);
     if (!uses_.empty() && ++instances_ > options_.max_instances) {
       document_.refuse(ErrorKind::unsupported, {"svg-many-copies", {{"most", figure(options_.max_instances)}}},
                        document_.line_of(node));
@@ -162,7 +167,7 @@ class Reader {
     } else {
       enter(node, name, context, depth);
     }
-    if (!clip_id.empty() && lines_->size() > first) clip(node, clip_id, space, outer.viewport, first, depth);
+    if (!clip_id.empty()) clip(node, clip_id, space, outer.viewport, first, depth);
   }
 
   /// An element that is no shape.
@@ -250,6 +255,7 @@ class Reader {
   /// Takes away what the clip path of an element hides of the lines drawn since it began.
   void clip(pugi::xml_node node, const std::string& id, const Affine& space, const SvgViewport& viewport,
             std::size_t first, int depth) {
+    if (lines_->size() == first) return;
     const auto region = clip_region(node, id, space, viewport, first, depth);
     if (!region) return;
     const SvgClip seen = clip_of(*region);
@@ -277,6 +283,7 @@ class Reader {
   /// 5).
   std::optional<Region> clip_region(pugi::xml_node node, const std::string& id, const Affine& space,
                                     const SvgViewport& viewport, std::size_t first, int depth) {
+    check_depth(node, depth);
     const auto target = document_.with_id(id);
     if (!target || document_.element_name(target) != "clipPath") {
       document_.amiss(document_.ignored, node, "clip-path");
@@ -290,7 +297,12 @@ class Reader {
     context.style = document_.style_of(target, {});
     context.viewport = viewport;
     context.to_mm = space * document_.transform_of(target);
-    if (std::string_view(target.attribute("clipPathUnits").value()) == "objectBoundingBox") {
+    const bool boxed = std::string_view(target.attribute("clipPathUnits").value()) == "objectBoundingBox";
+    // The same for all that it clips there.
+    const bool own = !boxed && context.style.clip.empty();
+    if (const auto known = clips_.find(id); own && known != clips_.end() && known->second.first == context.to_mm)
+      return known->second.second;
+    if (boxed) {
       if (space.determinant() == 0) return std::nullopt;
       Box box;
       for (std::size_t i = first; i < lines_->size(); ++i)
@@ -311,10 +323,11 @@ class Reader {
     for (const auto& shape : shapes) regions.push_back(region_of(shape.path));
     std::optional<Region> out = unite(regions);
     if (!context.style.clip.empty()) {
-      if (const auto other = clip_region(target, context.style.clip, space, viewport, first, depth))
+      if (const auto other = clip_region(target, context.style.clip, space, viewport, first, depth + 1))
         out = intersect(*out, *other);
     }
     uses_.pop_back();
+    if (own) clips_[id] = {context.to_mm, *out};
     return out;
   }
 
@@ -431,8 +444,10 @@ class Reader {
     if (endless_.count > 0) note("use-endless", Severity::warning, where(endless_));
     if (images_ > 0) note("image-left-out", Severity::warning, {{"pictures", 1.0 * images_}});
     if (foreign_ > 0) note("embedded-left-out", Severity::warning, {{"objects", 1.0 * foreign_}});
-    if (cut_ > 0 || clipped_away_ > 0)
-      note("clipped", Severity::info, {{"cut", 1.0 * cut_}, {"away", 1.0 * clipped_away_}});
+    Figures clipped;
+    if (cut_ > 0) clipped["cut"] = 1.0 * cut_;
+    if (clipped_away_ > 0) clipped["away"] = 1.0 * clipped_away_;
+    if (!clipped.empty()) note("clipped", Severity::info, std::move(clipped));
     if (masks_ > 0) note("clip-ignored", Severity::warning, {{"clips", 1.0 * masks_}});
     if (dots_ > 0) note("dots-left-out", Severity::warning, {{"dots", 1.0 * dots_}});
     if (hidden_ > 0) note("hidden-left-out", Severity::info, {{"elements", 1.0 * hidden_}});
