@@ -65,12 +65,11 @@ int fit(Options o, bool json) {
                 {"sheets", sheets}});
     return 0;
   }
-  const auto at = [&](const char* code, const std::string& name, double of) {
+  const auto at = [&whole = big.figure](const char* code, const std::string& name, double of) {
     const double told = down4(of);
-    return say(code, {{"name", name},
-                      {"percent", 100 * told},
-                      {"width", big.figure.width() * told},
-                      {"height", big.figure.height() * told}});
+    return say(
+        code,
+        {{"name", name}, {"percent", 100 * told}, {"width", whole.width() * told}, {"height", whole.height() * told}});
   };
   std::string text =
       at("fit-most", {}, scale) + say("fit-stops", {{"part", layout.parts[big.part].name}, {"turn", big.turn}});
