@@ -48,7 +48,7 @@ Result<int> pages_of(const std::string& pdf, const TemporaryFolder& folder, cons
 }
 
 /// cairo writes by which rule a clip path is filled on what it clips, where it means nothing, instead of on its shapes.
-std::string with_clip_rules(std::string svg) {
+std::string with_clip_rules(const std::string& svg) {
   constexpr std::string_view kUse = "clip-path=\"url(#", kRule = ")\" clip-rule=\"evenodd\"", kClip = "<clipPath id=\"";
   std::set<std::string, std::less<>> ids;
   for (std::size_t at = 0; (at = svg.find(kUse, at)) != std::string::npos;) {
@@ -56,12 +56,16 @@ std::string with_clip_rules(std::string svg) {
     const std::size_t end = std::min(svg.find(')', at), svg.size());
     if (svg.compare(end, kRule.size(), kRule) == 0) ids.insert(svg.substr(at, end - at));
   }
+  std::string out;
+  std::size_t done = 0;
   for (std::size_t at = 0; !ids.empty() && (at = svg.find(kClip, at)) != std::string::npos;) {
     at += kClip.size();
     const std::size_t end = std::min(svg.find('"', at), svg.size());
-    if (ids.contains(std::string_view(svg).substr(at, end - at))) svg.insert(end + 1, " clip-rule=\"evenodd\"");
+    if (!ids.contains(std::string_view(svg).substr(at, end - at))) continue;
+    out.append(svg, done, end + 1 - done).append(kRule.substr(2));
+    done = std::min(end + 1, svg.size());
   }
-  return svg;
+  return out.append(svg, done);
 }
 
 }  // namespace

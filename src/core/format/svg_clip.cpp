@@ -11,17 +11,9 @@ namespace {
 // Less than this is lost to the grid that areas lie on, and is no part of a drawing.
 constexpr double kLeastMm = 1e-4, kLeastMm2 = 1e-6;
 
-bool holds(const Box& outer, const Box& inner) {
-  return outer.x0 <= inner.x0 && outer.y0 <= inner.y0 && outer.x1 >= inner.x1 && outer.y1 >= inner.y1;
-}
-
 double length_of(const std::vector<Polyline>& polylines) {
   double out = 0;
-  for (const auto& polyline : polylines) {
-    const auto& p = polyline.points;
-    for (std::size_t i = 1; i < p.size(); ++i) out += distance(p[i - 1], p[i]);
-    if (polyline.closed && p.size() > 2) out += distance(p.back(), p.front());
-  }
+  for (const auto& polyline : polylines) out += dotlane::length_of(polyline);
   return out;
 }
 
@@ -58,10 +50,8 @@ SvgClip clip_of(Region region) {
 
 Clipped clip_line(ArtLine& line, const SvgClip& clip) {
   const Box bounds = bounds_of(line.path);
-  if (clip.region.empty() || bounds.x0 > clip.bounds.x1 || bounds.x1 < clip.bounds.x0 || bounds.y0 > clip.bounds.y1 ||
-      bounds.y1 < clip.bounds.y0)
-    return Clipped::gone;
-  if (clip.box && holds(clip.bounds, bounds)) return Clipped::whole;
+  if (clip.region.empty() || !clip.bounds.overlaps(bounds)) return Clipped::gone;
+  if (clip.box && clip.bounds.contains(bounds)) return Clipped::whole;
   const auto& contours = line.path.contours;
   if (line.fill && std::all_of(contours.begin(), contours.end(), [](const Contour& c) { return c.closed; })) {
     const Region all = region_of(line.path);
